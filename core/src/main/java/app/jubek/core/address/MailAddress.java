@@ -1,0 +1,61 @@
+package app.jubek.core.address;
+
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/**
+ * One address (RFC 5322 §3.4.1).
+ *
+ * @param name the displayed name, decoded; empty when there is none
+ * @param local the part before the last "@", as written
+ * @param domain the part after it, as {@link Domains#toAscii}; empty when the message gave none
+ */
+public record MailAddress(String name, String local, String domain) {
+    private static final Pattern UNSAFE = Pattern.compile("[\\x00-\\x1F\\x7F<>]");
+
+    public MailAddress {
+        domain = Domains.toAscii(domain);
+    }
+
+    /** A bare address as a person types it, or as an envelope has it. */
+    public static MailAddress of(String written) {
+        String plain = written.strip();
+        int at = plain.lastIndexOf('@');
+        boolean whole = at > 0 && at < plain.length() - 1;
+        if (!whole || UNSAFE.matcher(plain).find() || plain.contains(" ")) {
+            throw new IllegalArgumentException(
+                    "\"" + written + "\" is not a mail address: write it like office@birkhall-school.example");
+        }
+        return new MailAddress("", plain.substring(0, at), Domains.typed(plain.substring(at + 1)));
+    }
+
+    public MailAddress named(String displayed) {
+        return new MailAddress(displayed, local, domain);
+    }
+
+    /** The address as it is sent and shown. */
+    public String address() {
+        return domain.isEmpty() ? local : local + "@" + domain;
+    }
+
+    /** The address as it is compared: letter case of the local part does not matter (common practice). */
+    public String key() {
+        return address().toLowerCase(Locale.ROOT);
+    }
+
+    /** The local part without its detail after "+" (RFC 5233 §4), lower case. */
+    public String user() {
+        String lower = local.toLowerCase(Locale.ROOT);
+        int plus = lower.indexOf('+');
+        return plus > 0 ? lower.substring(0, plus) : lower;
+    }
+
+    public boolean sameAs(MailAddress other) {
+        return key().equals(other.key());
+    }
+
+    /** The displayed name, or the address where there is none. */
+    public String shown() {
+        return name.isBlank() ? address() : name;
+    }
+}

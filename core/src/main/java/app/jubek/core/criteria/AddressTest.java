@@ -1,0 +1,94 @@
+package app.jubek.core.criteria;
+
+import app.jubek.core.address.Domains;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Words;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A test of addresses. A displayed name is not seen by it.
+ *
+ * @param values addresses or domains, according to {@code how}
+ */
+public record AddressTest(Part part, How how, List<String> values, boolean negated) implements Test {
+
+    /** Whose address. */
+    public enum Part {
+        SENDER,
+        RECIPIENT
+    }
+
+    /** How an address is compared. */
+    public enum How {
+        IS,
+        AT_DOMAIN,
+        AT_DOMAIN_OR_BELOW
+    }
+
+    public AddressTest {
+        if (values.isEmpty()) {
+            throw new IllegalArgumentException("a criterion needs at least one value");
+        }
+        boolean wholeAddress = how == How.IS;
+        values = values.stream()
+                .map(value -> wholeAddress ? MailAddress.of(value).key() : Domains.typed(value))
+                .toList();
+    }
+
+    @Override
+    public List<Probe> probes() {
+        return values.stream().<Probe>map(v -> new AddressProbe(part, how, v)).toList();
+    }
+
+    @Override
+    public List<String> written() {
+        return values;
+    }
+
+    @Override
+    public Optional<Integer> coveredBy(int value) {
+        String own = values.get(value);
+        for (int i = 0; i < values.size(); i++) {
+            String other = values.get(i);
+            boolean same = other.equals(own) && i < value;
+            boolean above = how == How.AT_DOMAIN_OR_BELOW && !other.equals(own) && Domains.isAtOrBelow(own, other);
+            if (same || above) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
+    }
+
+    @Override
+    public String inWords() {
+        String who = part == Part.SENDER ? "from " : "written to ";
+        String where =
+                switch (how) {
+                    case IS -> "";
+                    case AT_DOMAIN -> "anyone exactly at ";
+                    case AT_DOMAIN_OR_BELOW -> "anyone at ";
+                };
+        return (negated ? "not " : "") + who + where + Words.or(values);
+    }
+
+    record AddressProbe(Part part, How how, String value) implements Probe {
+        @Override
+        public boolean hits(Searchable message) {
+            for (String address : part == Part.SENDER ? message.senders() : message.recipients()) {
+                if (hits(address)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private boolean hits(String address) {
+            if (how == How.IS) {
+                return address.equals(value);
+            }
+            String domain = address.substring(address.lastIndexOf('@') + 1);
+            return how == How.AT_DOMAIN ? domain.equals(value) : Domains.isAtOrBelow(domain, value);
+        }
+    }
+}

@@ -1,0 +1,15 @@
+package app.jubek.core.criteria;
+
+/**
+ * What picks a message out: one test, a group of criteria, everything or nothing.
+ *
+ * <p>Laws: a negated test holds exactly where the test does not; {@link Everything} holds for every message and {@link
+ * Nothing} for none; "none of" is the negation of "any of".
+ */
+public sealed interface Criterion permits Test, Group, Everything, Nothing {
+
+    boolean holds(Hits hits);
+
+    /** A clause that can follow the word "mail": "from anyone at birkhall-school.example". */
+    String inWords();
+}

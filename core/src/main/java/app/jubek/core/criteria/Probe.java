@@ -1,0 +1,6 @@
+package app.jubek.core.criteria;
+
+/** One value of a test as it is looked for; equal probes hit the same messages. */
+public sealed interface Probe permits AddressTest.AddressProbe, TextTest.PhraseProbe {
+    boolean hits(Searchable message);
+}

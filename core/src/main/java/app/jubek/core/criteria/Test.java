@@ -1,0 +1,23 @@
+package app.jubek.core.criteria;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A part of the message, how it is compared, and a list of values of which any will do. */
+public sealed interface Test extends Criterion permits AddressTest, TextTest {
+    boolean negated();
+
+    /** One for each value, in order. */
+    List<Probe> probes();
+
+    /** The values as a person wrote them, in order. */
+    List<String> written();
+
+    /** Another value of this test that takes all that this one takes, so that this one adds nothing. */
+    Optional<Integer> coveredBy(int value);
+
+    @Override
+    default boolean holds(Hits hits) {
+        return hits.any(this) != negated();
+    }
+}

@@ -1,0 +1,8 @@
+/**
+ * The engine: a pure function from rule book, message and surroundings to a decision with its trace.
+ * Entry point: {@link app.jubek.core.decide.Engine}.
+ */
+@NullMarked
+package app.jubek.core.decide;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,43 @@
+package app.jubek.core.message;
+
+import app.jubek.core.address.MailAddress;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.james.mime4j.dom.address.Mailbox;
+import org.apache.james.mime4j.field.address.LenientAddressParser;
+
+/**
+ * The addresses of one field; groups are flattened, empty groups are legal (RFC 5322 §3.4, RFC 6854).
+ *
+ * @param note what was left out and why
+ */
+record AddressList(List<MailAddress> addresses, Optional<String> note) {
+
+    static AddressList read(String raw, int limit) {
+        try {
+            List<MailAddress> all = new ArrayList<>();
+            Optional<String> note = Optional.empty();
+            for (Mailbox mailbox : LenientAddressParser.DEFAULT.parseAddressList(raw).flatten()) {
+                if (all.size() == limit) {
+                    note = Optional.of("more than " + limit + " addresses: the rest were not read");
+                    break;
+                }
+                address(mailbox).ifPresent(all::add);
+            }
+            return new AddressList(List.copyOf(all), note);
+        } catch (RuntimeException unreadable) {
+            return new AddressList(List.of(), Optional.of("could not be read as addresses"));
+        }
+    }
+
+    private static Optional<MailAddress> address(Mailbox mailbox) {
+        String local = mailbox.getLocalPart() == null ? "" : mailbox.getLocalPart();
+        String domain = mailbox.getDomain() == null ? "" : mailbox.getDomain();
+        String name = mailbox.getName() == null ? "" : EncodedWords.decode(mailbox.getName());
+        if (local.isEmpty() && domain.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new MailAddress(name.replaceAll("\\s+", " ").strip(), local, domain));
+    }
+}

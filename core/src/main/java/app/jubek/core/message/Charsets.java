@@ -1,0 +1,54 @@
+package app.jubek.core.message;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/** Octets to text whatever they claim to be: bad octets are replaced, an unknown charset is guessed and noted. */
+final class Charsets {
+    private static final Charset WESTERN = Charset.forName("windows-1252");
+
+    private Charsets() {}
+
+    record Decoded(String text, Optional<String> note) {}
+
+    static Decoded decode(byte[] octets, Optional<String> claimed) {
+        Optional<Charset> known = claimed.flatMap(Charsets::named);
+        Optional<String> note = claimed.isPresent() && known.isEmpty()
+                ? Optional.of("charset \"" + shorten(claimed.get()) + "\" is not known: the text was guessed")
+                : Optional.empty();
+        Charset first = known.orElse(StandardCharsets.UTF_8);
+        boolean guess = first.equals(StandardCharsets.UTF_8) || first.equals(StandardCharsets.US_ASCII);
+        if (guess) {
+            return new Decoded(utf8OrWestern(octets), note);
+        }
+        return new Decoded(new String(octets, first), note);
+    }
+
+    private static String utf8OrWestern(byte[] octets) {
+        try {
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(octets))
+                    .toString();
+        } catch (CharacterCodingException notUtf8) {
+            return new String(octets, WESTERN);
+        }
+    }
+
+    private static Optional<Charset> named(String name) {
+        try {
+            return Optional.of(Charset.forName(name.strip()));
+        } catch (IllegalArgumentException unknown) {
+            return Optional.empty();
+        }
+    }
+
+    private static String shorten(String name) {
+        return name.length() > 40 ? name.substring(0, 40) + "…" : name;
+    }
+}

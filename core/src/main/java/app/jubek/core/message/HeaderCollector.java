@@ -1,0 +1,150 @@
+package app.jubek.core.message;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Limits;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.james.mime4j.dom.field.DateTimeField;
+import org.apache.james.mime4j.field.DateTimeFieldLenientImpl;
+import org.apache.james.mime4j.codec.DecodeMonitor;
+import org.apache.james.mime4j.stream.RawField;
+
+/** The header of the message itself, field by field, and what follows from it. */
+final class HeaderCollector {
+    private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]{1,900}>");
+    private static final Instant FIRST_DATE = Instant.parse("1970-01-01T00:00:00Z");
+    private static final Instant LAST_DATE = Instant.parse("9999-12-31T00:00:00Z");
+
+    private final Limits limits;
+    private final List<Field> fields = new ArrayList<>();
+    private boolean belowReceived;
+    private Optional<String> returnPath = Optional.empty();
+    private Optional<String> deliveredTo = Optional.empty();
+
+    HeaderCollector(Limits limits) {
+        this.limits = limits;
+    }
+
+    record Body(
+            List<String> texts,
+            Optional<String> html,
+            List<Attachment> attachments,
+            Set<String> mediaTypes,
+            long size,
+            List<String> notes) {}
+
+    void add(org.apache.james.mime4j.stream.Field parsed) {
+        String raw = RawFields.unfoldedBody(parsed);
+        Field field = new Field(parsed.getName(), raw, EncodedWords.decode(raw).strip());
+        fields.add(field);
+        if (field.is("Received")) {
+            belowReceived = true;
+        } else if (!belowReceived && field.is("Return-Path")) {
+            returnPath = returnPath.or(() -> Optional.of(raw));
+        } else if (!belowReceived && field.is("Delivered-To")) {
+            deliveredTo = deliveredTo.or(() -> Optional.of(raw));
+        }
+    }
+
+    ReadMessage message(Body body) {
+        List<String> notes = body.notes();
+        Map<Role, List<MailAddress>> addresses = addresses(notes);
+        ReturnPath path = returnPath.map(HeaderCollector::returnPath).orElseGet(ReturnPath.Absent::new);
+        return new ReadMessage(
+                path,
+                deliveredTo.flatMap(value -> AddressList.read(value, 1).addresses().stream()
+                        .findFirst()),
+                fields,
+                addresses,
+                first("Subject").map(s -> s.replaceAll("\\s+", " ").strip()).orElse(""),
+                body.texts(),
+                body.html(),
+                body.attachments(),
+                body.size(),
+                date(notes),
+                Origin.of(fields, path, body.mediaTypes(), addresses),
+                first("Message-ID").flatMap(HeaderCollector::firstId),
+                references(),
+                notes);
+    }
+
+    private Map<Role, List<MailAddress>> addresses(List<String> notes) {
+        Map<Role, List<MailAddress>> found = new EnumMap<>(Role.class);
+        for (Role role : Role.values()) {
+            List<MailAddress> all = new ArrayList<>();
+            for (Field field : fields) {
+                if (field.is(role.field())) {
+                    AddressList list = AddressList.read(field.raw(), limits.addresses());
+                    all.addAll(list.addresses());
+                    list.note().map(why -> role.field() + ": " + why).ifPresent(notes::add);
+                }
+            }
+            if (!all.isEmpty()) {
+                found.put(role, List.copyOf(all));
+            }
+        }
+        return found;
+    }
+
+    private static ReturnPath returnPath(String value) {
+        String plain = value.strip();
+        if (plain.equals("<>")) {
+            return new ReturnPath.Null();
+        }
+        return AddressList.read(plain, 1).addresses().stream()
+                .findFirst()
+                .<ReturnPath>map(ReturnPath.To::new)
+                .orElseGet(ReturnPath.Absent::new);
+    }
+
+    private Optional<String> first(String name) {
+        return fields.stream().filter(f -> f.is(name)).map(Field::value).findFirst();
+    }
+
+    private Optional<Instant> date(List<String> notes) {
+        Optional<String> written = first("Date");
+        Optional<Instant> date = written.flatMap(HeaderCollector::parseDate);
+        if (written.isPresent() && date.isEmpty()) {
+            notes.add("Date: no date that can be, so the time of arrival counts");
+        }
+        return date;
+    }
+
+    private static Optional<Instant> parseDate(String written) {
+        try {
+            DateTimeField field =
+                    DateTimeFieldLenientImpl.PARSER.parse(new RawField("Date", written), DecodeMonitor.SILENT);
+            return Optional.ofNullable(field.getDate())
+                    .map(java.util.Date::toInstant)
+                    .filter(at -> at.isAfter(FIRST_DATE) && at.isBefore(LAST_DATE));
+        } catch (RuntimeException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<String> firstId(String value) {
+        Matcher matcher = MESSAGE_ID.matcher(value);
+        return matcher.find() ? Optional.of(matcher.group()) : Optional.empty();
+    }
+
+    private List<String> references() {
+        Set<String> ids = new LinkedHashSet<>();
+        for (Field field : fields) {
+            if (field.is("References") || field.is("In-Reply-To")) {
+                Matcher matcher = MESSAGE_ID.matcher(field.value());
+                while (matcher.find() && ids.size() < limits.parts()) {
+                    ids.add(matcher.group());
+                }
+            }
+        }
+        return List.copyOf(ids);
+    }
+}

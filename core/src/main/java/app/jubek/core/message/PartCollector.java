@@ -1,0 +1,160 @@
+package app.jubek.core.message;
+
+import app.jubek.core.text.Limits;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.james.mime4j.message.MaximalBodyDescriptor;
+import org.apache.james.mime4j.parser.AbstractContentHandler;
+import org.apache.james.mime4j.stream.BodyDescriptor;
+import org.apache.james.mime4j.stream.Field;
+
+/** Gathers texts and attachments while the parser walks through the parts; cuts at the limits. */
+final class PartCollector extends AbstractContentHandler {
+    private final Limits limits;
+    private final HeaderCollector header;
+    private final Set<String> notes = new LinkedHashSet<>();
+    private final Deque<Multipart> open = new ArrayDeque<>();
+    private final List<Attachment> attachments = new ArrayList<>();
+    private final Set<String> mediaTypes = new LinkedHashSet<>();
+    private final Multipart top = new Multipart(false);
+    private Optional<String> html = Optional.empty();
+    private Runnable stop = () -> {};
+    private int parts;
+
+    PartCollector(Limits limits) {
+        this.limits = limits;
+        this.header = new HeaderCollector(limits);
+    }
+
+    void whenLimitReached(Runnable stopParsing) {
+        stop = stopParsing;
+    }
+
+    void note(String what) {
+        notes.add(what);
+    }
+
+    ReadMessage message(long size) {
+        while (!open.isEmpty()) {
+            endMultipart();
+        }
+        return header.message(new HeaderCollector.Body(
+                top.texts(), html, List.copyOf(attachments), mediaTypes, size, new ArrayList<>(notes)));
+    }
+
+    @Override
+    public void field(Field field) {
+        if (open.isEmpty() && parts == 0) {
+            header.add(field);
+        }
+    }
+
+    @Override
+    public void startMultipart(BodyDescriptor descriptor) {
+        mediaTypes.add(descriptor.getMimeType());
+        open.push(new Multipart("alternative".equalsIgnoreCase(descriptor.getSubType())));
+        countPart();
+        if (open.size() > limits.depth()) {
+            cut("parts nested deeper than " + limits.depth() + " levels: what lies deeper was not read");
+        }
+    }
+
+    @Override
+    public void endMultipart() {
+        Multipart ended = open.pop();
+        (open.isEmpty() ? top : open.peek()).adopt(ended);
+    }
+
+    @Override
+    public void body(BodyDescriptor descriptor, InputStream content) throws IOException {
+        countPart();
+        mediaTypes.add(descriptor.getMimeType());
+        String name = fileName(descriptor);
+        boolean isText = descriptor.getMimeType().startsWith("text/") && name.isEmpty();
+        if (isText && !descriptor.getMimeType().equals("text/calendar")) {
+            text(descriptor, content);
+        } else {
+            long octets = content.transferTo(OutputStream.nullOutputStream());
+            attachments.add(new Attachment(name, descriptor.getMimeType(), octets));
+        }
+    }
+
+    private void text(BodyDescriptor descriptor, InputStream content) throws IOException {
+        byte[] octets = content.readNBytes(limits.textChars());
+        if (content.transferTo(OutputStream.nullOutputStream()) > 0) {
+            notes.add("more than " + limits.textChars() + " octets of text in one part: only the first were read");
+        }
+        Charsets.Decoded decoded = Charsets.decode(octets, Optional.ofNullable(descriptor.getCharset()));
+        decoded.note().ifPresent(notes::add);
+        Multipart into = open.isEmpty() ? top : open.peek();
+        if (descriptor.getMimeType().equals("text/html")) {
+            html = html.or(() -> Optional.of(decoded.text()));
+            into.addHtml(HtmlText.of(decoded.text()));
+        } else {
+            into.addPlain(decoded.text());
+        }
+    }
+
+    private void countPart() {
+        parts++;
+        if (parts > limits.parts()) {
+            cut("more than " + limits.parts() + " parts: the rest were not read");
+        }
+    }
+
+    private void cut(String why) {
+        notes.add(why);
+        stop.run();
+    }
+
+    private static String fileName(BodyDescriptor descriptor) {
+        if (descriptor instanceof MaximalBodyDescriptor full) {
+            String name = full.getContentDispositionFilename();
+            name = name == null ? full.getContentTypeParameters().get("name") : name;
+            return name == null ? "" : EncodedWords.decode(name);
+        }
+        return "";
+    }
+
+    /** Texts of one multipart; of an alternative only the plain form is kept, or where there is none the HTML's. */
+    private static final class Multipart {
+        private final boolean alternative;
+        private final List<String> plain = new ArrayList<>();
+        private final List<String> fromHtml = new ArrayList<>();
+        private final List<String> inOrder = new ArrayList<>();
+
+        Multipart(boolean alternative) {
+            this.alternative = alternative;
+        }
+
+        void addPlain(String text) {
+            plain.add(text);
+            inOrder.add(text);
+        }
+
+        void addHtml(String text) {
+            fromHtml.add(text);
+            inOrder.add(text);
+        }
+
+        void adopt(Multipart child) {
+            boolean isHtml = child.plain.isEmpty();
+            child.texts().forEach(isHtml ? this::addHtml : this::addPlain);
+        }
+
+        List<String> texts() {
+            if (!alternative) {
+                return List.copyOf(inOrder);
+            }
+            return List.copyOf(plain.isEmpty() ? fromHtml : plain);
+        }
+    }
+}

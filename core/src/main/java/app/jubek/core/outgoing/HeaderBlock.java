@@ -1,0 +1,38 @@
+package app.jubek.core.outgoing;
+
+import app.jubek.core.address.MailAddress;
+import java.nio.charset.StandardCharsets;
+import org.apache.james.mime4j.codec.EncoderUtil;
+import org.apache.james.mime4j.util.MimeUtil;
+
+/** Header fields as they go out: ASCII, folded, and never more fields than were asked for. */
+final class HeaderBlock {
+    private final StringBuilder lines = new StringBuilder();
+
+    HeaderBlock with(String name, MailAddress address) {
+        String plain = "<" + address.address() + ">";
+        String shown = clean(address.name());
+        String phrase = shown.isEmpty() ? "" : EncoderUtil.encodeAddressDisplayName(shown) + " ";
+        return raw(name, shown.isEmpty() ? address.address() : phrase + plain);
+    }
+
+    HeaderBlock withText(String name, String text) {
+        return raw(name, EncoderUtil.encodeIfNecessary(clean(text), EncoderUtil.Usage.TEXT_TOKEN, name.length() + 2));
+    }
+
+    /** A value that is a token or ids of ours. */
+    HeaderBlock raw(String name, String value) {
+        lines.append(MimeUtil.fold(name + ": " + clean(value), 0)).append("\r\n");
+        return this;
+    }
+
+    byte[] octets() {
+        return lines.toString().getBytes(StandardCharsets.US_ASCII);
+    }
+
+    /** Nothing that could begin another field or hide in one: controls, line ends, bidi marks. */
+    static String clean(String value) {
+        return value.replaceAll("[\\p{Cc}\\u2028\\u2029\\u200E\\u200F\\u202A-\\u202E\\u2066-\\u2069]+", " ")
+                .strip();
+    }
+}

@@ -1,0 +1,40 @@
+package app.jubek.core.outgoing;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.plan.PlannedStep;
+import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.util.HexFormat;
+
+/** A Message-ID that follows from message, rule version, step and recipient, so that a repeat is known as one. */
+final class OutgoingId {
+    private static final int DIGITS = 32;
+
+    private OutgoingId() {}
+
+    static String of(MailAddress mailbox, String digest, PlannedStep planned, MailAddress to) {
+        String what = String.join(
+                "\n",
+                mailbox.key(),
+                digest,
+                planned.rule().value(),
+                Integer.toString(planned.ruleVersion()),
+                Integer.toString(planned.ordinal()),
+                to.key());
+        return "<" + hex(what) + "@" + mailbox.domain() + ">";
+    }
+
+    static String boundary(String messageId) {
+        return "=_" + hex("boundary " + messageId);
+    }
+
+    private static String hex(String what) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(what.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest).substring(0, DIGITS);
+        } catch (GeneralSecurityException everyJavaHasIt) {
+            throw new IllegalStateException(everyJavaHasIt);
+        }
+    }
+}

@@ -1,0 +1,19 @@
+package app.jubek.core.plan;
+
+import java.util.Optional;
+
+/**
+ * A step that is not done, and why.
+ *
+ * @param waits true when a person may still let it go (held), false when it was refused for safety (withheld)
+ * @param detail what exactly, for instance the value of a field
+ */
+public record NotDone(PlannedStep planned, boolean waits, Reason reason, Optional<String> detail) {
+
+    /** "not answered: sent by a mailing list (RFC 3834 §2)". */
+    public String inWords() {
+        String what = detail.map(d -> ": " + d).orElse("");
+        String source = reason.source().isEmpty() ? "" : " (" + reason.source() + ")";
+        return (waits ? "held: " : "withheld: ") + reason.words() + what + source;
+    }
+}

@@ -1,0 +1,10 @@
+package app.jubek.core.rehearse;
+
+/** How the messages of the evidence stand to one rule; the first three are disjoint. */
+public enum Counter {
+    PICKED,
+    LEFT_OUT,
+    TAKEN_EARLIER,
+    ALSO_LATER,
+    NEAR_MISS
+}

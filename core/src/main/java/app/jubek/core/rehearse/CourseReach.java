@@ -1,0 +1,42 @@
+package app.jubek.core.rehearse;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.decide.Course;
+import app.jubek.core.decide.Outcome;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.StepKind;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * How past mail flows down the course: how many messages each rule that is on takes, and how many no rule files.
+ *
+ * @param inInbox messages that would stay in the inbox
+ */
+public record CourseReach(Map<RuleId, Integer> byRule, int inInbox) {
+    public CourseReach {
+        byRule = Map.copyOf(byRule);
+    }
+
+    public static CourseReach of(RuleBook book, Corpus.View past) {
+        Course course = new Course(book);
+        Map<RuleId, Integer> byRule = new HashMap<>();
+        int stay = 0;
+        for (int at = 0; at < past.size(); at++) {
+            boolean filed = false;
+            for (Outcome outcome : course.run(past.hits(at), rule -> true)) {
+                if (outcome.isPicked()) {
+                    byRule.merge(outcome.rule().id(), 1, Integer::sum);
+                    filed |= outcome.rule().steps().stream().anyMatch(s -> s.kind() == StepKind.FILE);
+                }
+            }
+            stay += filed ? 0 : 1;
+        }
+        return new CourseReach(byRule, stay);
+    }
+
+    public int picked(RuleId rule) {
+        return byRule.getOrDefault(rule, 0);
+    }
+}

@@ -1,0 +1,100 @@
+package app.jubek.core.rehearse;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.Hits;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Probe;
+import app.jubek.core.criteria.Test;
+import app.jubek.core.rule.Rule;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What each criterion and each value of a rule does by itself and to the whole. */
+final class Figures {
+    private final Corpus.View past;
+    private final Rule rule;
+
+    Figures(Corpus.View past, Rule rule) {
+        this.past = past;
+        this.rule = rule;
+    }
+
+    List<CriterionFigures> picksOut() {
+        return collect(rule.picksOut(), this::effectOfPicking);
+    }
+
+    List<CriterionFigures> leavesOut() {
+        return collect(rule.leavesOut(), this::spared);
+    }
+
+    private interface Effect {
+        int of(List<Criterion> siblings, Group.How how, Criterion criterion);
+    }
+
+    private List<CriterionFigures> collect(Criterion root, Effect effect) {
+        List<CriterionFigures> found = new ArrayList<>();
+        if (!(root instanceof Nothing)) {
+            walk(root, List.of(), List.of(), Group.How.ALL, effect, found);
+        }
+        return List.copyOf(found);
+    }
+
+    private void walk(
+            Criterion criterion,
+            List<Integer> path,
+            List<Criterion> siblings,
+            Group.How how,
+            Effect effect,
+            List<CriterionFigures> into) {
+        if (criterion instanceof Group group) {
+            for (int i = 0; i < group.criteria().size(); i++) {
+                List<Integer> inner = new ArrayList<>(path);
+                inner.add(i);
+                walk(group.criteria().get(i), inner, others(group.criteria(), i), group.how(), effect, into);
+            }
+            return;
+        }
+        into.add(new CriterionFigures(
+                List.copyOf(path), count(criterion::holds), effect.of(siblings, how, criterion), values(criterion)));
+    }
+
+    private List<CriterionFigures.ValueFigures> values(Criterion criterion) {
+        if (!(criterion instanceof Test test)) {
+            return List.of();
+        }
+        List<CriterionFigures.ValueFigures> figures = new ArrayList<>();
+        List<Probe> probes = test.probes();
+        for (int i = 0; i < probes.size(); i++) {
+            figures.add(new CriterionFigures.ValueFigures(past.reach(probes.get(i)), test.coveredBy(i)));
+        }
+        return figures;
+    }
+
+    /** In an all-of group: met by all the others and removed by this one. In an any-of group: taken by this one only. */
+    private int effectOfPicking(List<Criterion> siblings, Group.How how, Criterion criterion) {
+        if (how == Group.How.ALL) {
+            return count(hits -> siblings.stream().allMatch(s -> s.holds(hits)) && !criterion.holds(hits));
+        }
+        return count(hits -> criterion.holds(hits) && siblings.stream().noneMatch(s -> s.holds(hits)));
+    }
+
+    private int spared(List<Criterion> siblings, Group.How how, Criterion criterion) {
+        return count(hits -> criterion.holds(hits) && rule.picksOut().holds(hits));
+    }
+
+    private int count(java.util.function.Predicate<Hits> holds) {
+        int count = 0;
+        for (int at = 0; at < past.size(); at++) {
+            count += holds.test(past.hits(at)) ? 1 : 0;
+        }
+        return count;
+    }
+
+    private static List<Criterion> others(List<Criterion> all, int without) {
+        List<Criterion> rest = new ArrayList<>(all);
+        rest.remove(without);
+        return rest;
+    }
+}

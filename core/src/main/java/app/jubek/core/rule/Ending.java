@@ -1,0 +1,17 @@
+package app.jubek.core.rule;
+
+import app.jubek.core.step.Step;
+import app.jubek.core.step.StepKind;
+import java.util.List;
+
+/** Whether rules further down the course still see a message this rule took. */
+public enum Ending {
+    GOES_ON,
+    ENDS_HERE;
+
+    /** A rule that only hands on or marks goes on; one that files or answers ends. */
+    public static Ending presetFor(List<Step> steps) {
+        boolean ends = steps.stream().map(Step::kind).anyMatch(kind -> kind == StepKind.FILE || kind == StepKind.REPLY);
+        return ends ? ENDS_HERE : GOES_ON;
+    }
+}

@@ -1,0 +1,57 @@
+package app.jubek.core.rule;
+
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.step.Step;
+import app.jubek.core.text.Words;
+import java.util.List;
+
+/**
+ * A standing order.
+ *
+ * @param version counts the changes of this rule, from 1
+ * @param picksOut never {@link Nothing}
+ * @param leavesOut the exceptions; {@link Nothing} for none
+ * @param steps may be empty while a rule is being made; such a rule can't be switched on
+ * @param on the person's switch
+ */
+public record Rule(
+        RuleId id,
+        int version,
+        String name,
+        Criterion picksOut,
+        Criterion leavesOut,
+        List<Step> steps,
+        Ending ending,
+        boolean on) {
+    public Rule {
+        name = name.strip();
+        steps = List.copyOf(steps);
+        if (version < 1) {
+            throw new IllegalArgumentException("a rule's version counts from 1, not " + version);
+        }
+        if (name.isEmpty() || name.length() > 200) {
+            throw new IllegalArgumentException("give the rule a name of 1 to 200 characters");
+        }
+        if (picksOut instanceof Nothing) {
+            throw new IllegalArgumentException(
+                    "the rule \"" + name + "\" picks out nothing: add a criterion, or choose every message on purpose");
+        }
+    }
+
+    public boolean ends() {
+        return ending == Ending.ENDS_HERE;
+    }
+
+    public boolean hasExceptions() {
+        return !(leavesOut instanceof Nothing);
+    }
+
+    /** The rule read back as one sentence. */
+    public String inWords() {
+        List<String> done = steps.stream().map(Step::done).toList();
+        String does = done.isEmpty() ? "left as it is, for nothing is chosen yet" : Words.and(done);
+        String except = hasExceptions() ? ", except mail " + leavesOut.inWords() : "";
+        return "Mail " + picksOut.inWords() + " is " + does + except + ".";
+    }
+}

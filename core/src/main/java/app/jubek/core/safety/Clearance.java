@@ -1,0 +1,41 @@
+package app.jubek.core.safety;
+
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Reason;
+
+/** The last look, immediately before something leaves: the world may have changed since it was planned. */
+public final class Clearance {
+    private Clearance() {}
+
+    /**
+     * What is so now.
+     *
+     * @param ruleOn the rule is still there and switched on
+     * @param sentThisHour messages that left the mailbox within the last hour
+     * @param hourlyLimit how many may
+     */
+    public record Now(OwnSide own, boolean ruleOn, int sentThisHour, int hourlyLimit) {}
+
+    /** What comes of it. */
+    public sealed interface Verdict {
+        record Clear(Cleared cleared) implements Verdict {}
+
+        record Hold(Reason reason) implements Verdict {}
+
+        record Withhold(Reason reason) implements Verdict {}
+    }
+
+    public static Verdict look(Outgoing outgoing, Now now) {
+        if (!now.ruleOn()) {
+            return new Verdict.Withhold(Reason.RULE_SWITCHED_OFF);
+        }
+        boolean handedOn = outgoing instanceof Outgoing.HandedOn;
+        if (handedOn && !now.own().isInside(outgoing.recipient())) {
+            return new Verdict.Hold(Reason.OUTSIDE);
+        }
+        if (now.sentThisHour() >= now.hourlyLimit()) {
+            return new Verdict.Hold(Reason.HOURLY_LIMIT);
+        }
+        return new Verdict.Clear(new Cleared(outgoing));
+    }
+}

@@ -1,0 +1,18 @@
+package app.jubek.core.safety;
+
+import app.jubek.core.address.MailAddress;
+import java.util.Optional;
+
+/** Something that is to leave by SMTP, to one recipient. */
+public sealed interface Outgoing {
+    MailAddress recipient();
+
+    /** The envelope sender; empty for the null path (RFC 5321 §4.5.5). */
+    Optional<MailAddress> envelopeSender();
+
+    /** A forward or a redirect. */
+    record HandedOn(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+
+    /** An automatic answer. */
+    record Answer(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+}

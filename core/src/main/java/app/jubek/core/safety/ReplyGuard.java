@@ -1,0 +1,126 @@
+package app.jubek.core.safety;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.Origin;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.ReturnPath;
+import app.jubek.core.message.Role;
+import app.jubek.core.message.SentBy;
+import app.jubek.core.message.WellKnown;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Reason;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Every reason not to answer a message automatically (RFC 3834 §2, RFC 5230 §4.5 and §4.6). */
+public final class ReplyGuard {
+    private static final List<Role> RECIPIENTS =
+            List.of(Role.TO, Role.CC, Role.BCC, Role.RESENT_TO, Role.RESENT_CC, Role.RESENT_BCC);
+
+    private final HopMark hops;
+
+    public ReplyGuard(HopMark hops) {
+        this.hops = hops;
+    }
+
+    /**
+     * @param aliases recipient addresses that the rule names: they count as own
+     * @param conversation whether it answers something this mailbox sent
+     */
+    public record Circumstances(OwnSide own, List<MailAddress> aliases, boolean conversation) {
+        public Circumstances {
+            aliases = List.copyOf(aliases);
+        }
+    }
+
+    /** All reasons that hold, most telling first; empty when nothing stands against an answer. */
+    public List<Refusal> against(ReadMessage message, Circumstances at) {
+        List<Refusal> found = new ArrayList<>();
+        path(message).ifPresent(found::add);
+        fields(message).forEach(found::add);
+        kinds(message).forEach(found::add);
+        writer(message, at.own()).forEach(found::add);
+        if (!isWrittenToUs(message, at)) {
+            found.add(Refusal.of(Reason.NOT_WRITTEN_TO_US));
+        }
+        if (!hops.passed(message).isEmpty()) {
+            found.add(Refusal.of(Reason.HANDED_ON));
+        }
+        if (at.conversation()) {
+            found.add(Refusal.of(Reason.CONVERSATION));
+        }
+        return List.copyOf(found);
+    }
+
+    private static Optional<Refusal> path(ReadMessage message) {
+        if (message.returnPath() instanceof ReturnPath.Null) {
+            return Optional.of(Refusal.of(Reason.NULL_RETURN_PATH));
+        }
+        return message.returnPath() instanceof ReturnPath.Absent
+                ? Optional.of(Refusal.of(Reason.NO_RETURN_PATH))
+                : Optional.empty();
+    }
+
+    private static List<Refusal> fields(ReadMessage message) {
+        List<Refusal> found = new ArrayList<>();
+        Origin.autoSubmitted(message.fields())
+                .ifPresent(how -> found.add(Refusal.of(Reason.AUTOMATIC, "Auto-Submitted " + how)));
+        message.fields().stream()
+                .filter(f -> Origin.isListField(f.name()))
+                .findFirst()
+                .ifPresent(f -> found.add(Refusal.of(Reason.LIST, f.name())));
+        Origin.precedence(message.fields())
+                .ifPresent(how -> found.add(Refusal.of(Reason.MASS_MAIL, "Precedence " + how)));
+        if (isSpam(message)) {
+            found.add(Refusal.of(Reason.SPAM));
+        }
+        return found;
+    }
+
+    private static boolean isSpam(ReadMessage message) {
+        return message.values("X-Spam-Flag").stream().anyMatch(v -> v.equalsIgnoreCase("yes"))
+                || message.values("X-Spam-Status").stream()
+                        .anyMatch(v -> v.regionMatches(true, 0, "yes", 0, 3));
+    }
+
+    private static List<Refusal> kinds(ReadMessage message) {
+        List<Refusal> found = new ArrayList<>();
+        boolean nullPath = message.returnPath() instanceof ReturnPath.Null;
+        if (message.sentBy().contains(SentBy.BOUNCE) && !nullPath) {
+            found.add(Refusal.of(Reason.REPORT));
+        }
+        if (message.sentBy().contains(SentBy.CALENDAR)) {
+            found.add(Refusal.of(Reason.CALENDAR));
+        }
+        return found;
+    }
+
+    private static List<Refusal> writer(ReadMessage message, OwnSide own) {
+        List<Refusal> found = new ArrayList<>();
+        if (message.in(Role.FROM).size() != 1) {
+            found.add(Refusal.of(Reason.NOT_ONE_WRITER));
+        }
+        List<MailAddress> writers = Stream.concat(
+                        message.in(Role.FROM).stream(), message.returnPath().address().stream())
+                .toList();
+        first(writers, WellKnown::isSystem, Reason.SYSTEM_WRITER).ifPresent(found::add);
+        first(writers, WellKnown::isNoReply, Reason.NO_REPLY_WRITER).ifPresent(found::add);
+        first(writers, WellKnown::isPostmaster, Reason.POSTMASTER).ifPresent(found::add);
+        first(writers, own::isOwn, Reason.OWN_WRITER).ifPresent(found::add);
+        return found;
+    }
+
+    private static Optional<Refusal> first(
+            List<MailAddress> writers, java.util.function.Predicate<MailAddress> bad, Reason reason) {
+        return writers.stream().filter(bad).findFirst().map(address -> Refusal.of(reason, address.address()));
+    }
+
+    private static boolean isWrittenToUs(ReadMessage message, Circumstances at) {
+        Stream<MailAddress> named = RECIPIENTS.stream().flatMap(role -> message.in(role).stream());
+        return Stream.concat(named, message.deliveredTo().stream())
+                .anyMatch(address -> at.own().isOwn(address)
+                        || at.aliases().stream().anyMatch(address::sameAs));
+    }
+}

@@ -1,0 +1,28 @@
+package app.jubek.core.step;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Words;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Destinations of a step that hands on. */
+final class Destinations {
+    private Destinations() {}
+
+    static List<MailAddress> checked(List<MailAddress> to) {
+        List<MailAddress> once = new ArrayList<>();
+        for (MailAddress address : to) {
+            if (once.stream().noneMatch(address::sameAs)) {
+                once.add(address);
+            }
+        }
+        if (once.isEmpty()) {
+            throw new IllegalArgumentException("name at least one address to hand the message on to");
+        }
+        return List.copyOf(once);
+    }
+
+    static String inWords(List<MailAddress> to) {
+        return Words.and(to.stream().map(MailAddress::address).toList());
+    }
+}

@@ -1,0 +1,50 @@
+package app.jubek.core.step;
+
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Set;
+
+/** Where a step stands, and the one table of allowed changes. */
+public enum StepState {
+    PLANNED,
+    HELD,
+    READY,
+    SENDING,
+    SENT,
+    UNCERTAIN,
+    FAILED,
+    WITHHELD,
+    DROPPED,
+    UNDONE;
+
+    private static final Map<StepState, Set<StepState>> ALLOWED = Map.of(
+            PLANNED, EnumSet.of(HELD, READY, WITHHELD, DROPPED),
+            HELD, EnumSet.of(READY, DROPPED),
+            READY, EnumSet.of(SENDING, HELD, WITHHELD, DROPPED),
+            SENDING, EnumSet.of(SENT, READY, UNCERTAIN, FAILED),
+            SENT, EnumSet.of(UNDONE),
+            UNCERTAIN, EnumSet.of(READY, SENT, DROPPED),
+            FAILED, EnumSet.of(READY, DROPPED),
+            WITHHELD, EnumSet.noneOf(StepState.class),
+            DROPPED, EnumSet.noneOf(StepState.class),
+            UNDONE, EnumSet.noneOf(StepState.class));
+
+    public boolean mayBecome(StepState next) {
+        return ALLOWED.get(this).contains(next);
+    }
+
+    /**
+     * @throws IllegalStateException when the table does not allow the change
+     */
+    public StepState become(StepState next) {
+        if (!mayBecome(next)) {
+            throw new IllegalStateException("a step that is " + this + " can't become " + next);
+        }
+        return next;
+    }
+
+    /** Whether nothing more happens to it by itself. */
+    public boolean isSettled() {
+        return this != PLANNED && this != READY && this != SENDING;
+    }
+}

@@ -1,0 +1,119 @@
+package app.jubek.demo.postoffice;
+
+import app.jubek.demo.garden.GardenMail;
+import com.icegreen.greenmail.imap.ImapServer;
+import com.icegreen.greenmail.util.ServerSetup;
+import jakarta.mail.Flags;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+
+/** SMTP, IMAP and a small HTTP interface on loopback, over one folder of mail. */
+public final class PostOffice implements AutoCloseable {
+    private static final long START_LIMIT_MS = 20_000;
+
+    private final Mailboxes mailboxes;
+    private final OffsetClock clock;
+    private final Refusals refusals = new Refusals();
+    private final SmtpSide smtp;
+    private final ImapServer imap;
+    private final ControlApi control;
+
+    /**
+     * @param data the folder that keeps everything
+     * @param password of every mailbox
+     */
+    public record Settings(Path data, int smtpPort, int imapPort, int controlPort, String password) {}
+
+    public PostOffice(Settings settings, Arrivals arrivals) {
+        try {
+            Files.createDirectories(settings.data());
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+        clock = new OffsetClock(settings.data().resolve("clock-offset"));
+        mailboxes = new Mailboxes(settings.data(), settings.password());
+        smtp = new SmtpSide(settings.smtpPort(), mailboxes, clock, refusals, arrivals);
+        imap = new ImapServer(
+                new ServerSetup(settings.imapPort(), "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
+        control = new ControlApi(settings, mailboxes, clock, refusals);
+    }
+
+    public void start() {
+        smtp.start();
+        imap.startService();
+        try {
+            if (!imap.waitTillRunning(START_LIMIT_MS)) {
+                throw new IllegalStateException("IMAP did not start within 20 seconds");
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        control.start();
+    }
+
+    public OffsetClock clock() {
+        return clock;
+    }
+
+    /** Refuses mail to a recipient with an SMTP code, so many times. */
+    public void refuse(String recipient, int code, int times) {
+        refusals.set(recipient, code, times);
+    }
+
+    /** Makes mailboxes that are to exist before any mail comes in. */
+    public void open(List<String> addresses) {
+        addresses.forEach(mailboxes::named);
+    }
+
+    /** Puts past mail into a mailbox, unless it holds some already. */
+    public void fill(String address, List<GardenMail.Letter> letters) {
+        mailboxes.named(address);
+        boolean empty = mailboxes.folder(address, "INBOX").map(f -> f.getMessageCount() == 0).orElse(true);
+        if (!empty) {
+            return;
+        }
+        for (GardenMail.Letter letter : letters) {
+            mailboxes.append(address, letter.folder(), letter.octets(), flags(letter), letter.received());
+        }
+    }
+
+    private static Flags flags(GardenMail.Letter letter) {
+        Flags flags = new Flags();
+        if (letter.seen()) {
+            flags.add(Flags.Flag.SEEN);
+        }
+        return flags;
+    }
+
+    @Override
+    public void close() {
+        control.stop();
+        smtp.stop();
+        imap.stopService();
+    }
+
+    /** {@code --data DIR --smtp PORT --imap PORT --control PORT --password WORD [--fill-until INSTANT]}. */
+    public static void main(String[] arguments) {
+        Arguments given = new Arguments(arguments);
+        Settings settings = new Settings(
+                Path.of(given.text("data")),
+                given.number("smtp"),
+                given.number("imap"),
+                given.number("control"),
+                given.text("password"));
+        PostOffice office = new PostOffice(settings, octets -> {});
+        given.optional("fill-until").ifPresent(until -> {
+            Instant end = until.equals("now") ? office.clock().instant() : Instant.parse(until);
+            office.open(GardenMail.COLLEAGUES);
+            office.fill(GardenMail.VISITS, GardenMail.of(GardenMail.SEED, end).letters());
+        });
+        office.start();
+        Runtime.getRuntime().addShutdownHook(new Thread(office::close));
+        System.out.printf(Locale.ROOT, "post office: SMTP %d, IMAP %d%n", settings.smtpPort(), settings.imapPort());
+    }
+}

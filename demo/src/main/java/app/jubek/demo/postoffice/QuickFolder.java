@@ -1,0 +1,82 @@
+package app.jubek.demo.postoffice;
+
+import com.icegreen.greenmail.store.FolderListener;
+import com.icegreen.greenmail.store.MailFolder;
+import jakarta.mail.Flags;
+import jakarta.mail.UIDFolder;
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Proxy;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A folder of GreenMail that remembers its list of UIDs: GreenMail asks for it once for every message of a folder
+ * whenever it fetches, which makes folders of thousands of messages unusable.
+ */
+final class QuickFolder implements InvocationHandler, FolderListener {
+    private final MailFolder folder;
+    private volatile long @Nullable [] uids;
+
+    private QuickFolder(MailFolder folder) {
+        this.folder = folder;
+    }
+
+    static MailFolder over(MailFolder folder) {
+        QuickFolder quick = new QuickFolder(folder);
+        folder.addListener(quick);
+        Class<?>[] both = {MailFolder.class, UIDFolder.class};
+        return (MailFolder) Proxy.newProxyInstance(QuickFolder.class.getClassLoader(), both, quick);
+    }
+
+    static MailFolder unwrap(MailFolder folder) {
+        return Proxy.isProxyClass(folder.getClass()) && Proxy.getInvocationHandler(folder) instanceof QuickFolder quick
+                ? quick.folder
+                : folder;
+    }
+
+    @Override
+    public @Nullable Object invoke(Object proxy, Method method, Object @Nullable [] arguments) throws Throwable {
+        switch (method.getName()) {
+            case "getMessageUids":
+                return knownUids();
+            case "equals":
+                return arguments != null && proxy == arguments[0];
+            default:
+                try {
+                    return method.invoke(folder, arguments);
+                } catch (InvocationTargetException thrown) {
+                    throw thrown.getTargetException();
+                }
+        }
+    }
+
+    private long[] knownUids() {
+        long[] known = uids;
+        if (known == null) {
+            known = folder.getMessageUids();
+            uids = known;
+        }
+        return known;
+    }
+
+    @Override
+    public void expunged(int number) {
+        uids = null;
+    }
+
+    @Override
+    public void added(int number) {
+        uids = null;
+    }
+
+    @Override
+    public void flagsUpdated(int number, Flags flags, Long uid) {
+        // Flags change no UIDs.
+    }
+
+    @Override
+    public void mailboxDeleted() {
+        uids = null;
+    }
+}

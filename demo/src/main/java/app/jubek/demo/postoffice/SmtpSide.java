@@ -1,0 +1,105 @@
+package app.jubek.demo.postoffice;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.subethamail.smtp.MessageContext;
+import org.subethamail.smtp.MessageHandler;
+import org.subethamail.smtp.RejectException;
+import org.subethamail.smtp.server.SMTPServer;
+
+/** The accepting side: takes mail for anybody, writes the trace fields on top and delivers. */
+final class SmtpSide {
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
+    private static final int MAX_OCTETS = 64 << 20;
+
+    private final Mailboxes mailboxes;
+    private final OffsetClock clock;
+    private final Refusals refusals;
+    private final Arrivals arrivals;
+    private final SMTPServer server;
+
+    SmtpSide(int port, Mailboxes mailboxes, OffsetClock clock, Refusals refusals, Arrivals arrivals) {
+        this.mailboxes = mailboxes;
+        this.clock = clock;
+        this.refusals = refusals;
+        this.arrivals = arrivals;
+        this.server = SMTPServer.port(port)
+                .bindAddress(java.net.InetAddress.getLoopbackAddress())
+                .hostName("post-office.example")
+                .maxMessageSize(MAX_OCTETS)
+                .maxRecipients(1_000)
+                .insertReceivedHeaders(false)
+                .fromAddressValidator(address -> true)
+                .messageHandlerFactory(Handler::new)
+                .build();
+    }
+
+    void start() {
+        server.start();
+    }
+
+    void stop() {
+        server.stop();
+    }
+
+    private final class Handler implements MessageHandler {
+        private final MessageContext context;
+        private final List<String> recipients = new ArrayList<>();
+        private String from = "";
+
+        Handler(MessageContext context) {
+            this.context = context;
+        }
+
+        @Override
+        public void from(String address) {
+            from = address;
+        }
+
+        @Override
+        public void recipient(String address) throws RejectException {
+            Optional<Integer> code = refusals.refuse(address);
+            if (code.isPresent()) {
+                throw new RejectException(code.get(), "refused on command");
+            }
+            recipients.add(address);
+        }
+
+        @Override
+        public String data(InputStream content) throws IOException {
+            byte[] octets = content.readAllBytes();
+            Instant now = clock.instant();
+            for (String recipient : recipients) {
+                mailboxes.deliver(recipient, traced(octets, recipient, now), now);
+            }
+            arrivals.accepted(octets);
+            return "accepted";
+        }
+
+        @Override
+        public void done() {
+            recipients.clear();
+        }
+
+        private byte[] traced(byte[] octets, String recipient, Instant now) {
+            String helo = context.getHelo().orElse("unknown");
+            String trace = "Return-Path: <" + from + ">\r\n"
+                    + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
+                    + "\tfor <" + recipient + ">; " + DATE.format(now.atOffset(ZoneOffset.UTC)) + "\r\n";
+            ByteArrayOutputStream whole = new ByteArrayOutputStream(octets.length + trace.length());
+            whole.writeBytes(trace.getBytes(StandardCharsets.US_ASCII));
+            whole.writeBytes(octets);
+            return whole.toByteArray();
+        }
+    }
+}

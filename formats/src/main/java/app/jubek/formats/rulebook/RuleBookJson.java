@@ -1,0 +1,97 @@
+package app.jubek.formats.rulebook;
+
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.step.Step;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reads and writes rule books, format version 1. Unknown members are refused; all faults are reported together. */
+public final class RuleBookJson {
+    /** The value of "format". */
+    public static final String FORMAT = "jubek-rule-book";
+
+    /** The value of "formatVersion" that is written, and the only one that is read. */
+    public static final int FORMAT_VERSION = 1;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+    private RuleBookJson() {}
+
+    /**
+     * @throws FormatException with every fault and its path
+     */
+    public static RuleBook read(JsonNode document) {
+        Reading at = Reading.of(document);
+        at.only(Set.of("format", "formatVersion", "rules", "fence"));
+        at.check(FORMAT.equals(at.text("format")), "format", "must be \"" + FORMAT + "\"");
+        at.check(
+                at.number("formatVersion", 0) == FORMAT_VERSION,
+                "formatVersion",
+                "only version " + FORMAT_VERSION + " can be read");
+        RuleBook book = at.made(
+                RuleBook::empty,
+                () -> new RuleBook(
+                        at.list("rules", RuleReading::read),
+                        at.optional("fence", CriterionJson::read).orElseGet(Nothing::new)));
+        at.throwIfFaulty();
+        return book;
+    }
+
+    /**
+     * @throws FormatException when the text is no JSON, too
+     */
+    public static RuleBook read(String json) {
+        try {
+            return read(MAPPER.readTree(json));
+        } catch (JacksonException notJson) {
+            String where = notJson.getLocation() == null
+                    ? ""
+                    : "line " + notJson.getLocation().getLineNr() + ", column "
+                            + notJson.getLocation().getColumnNr() + ": ";
+            throw new FormatException(List.of(new Fault("", where + notJson.getOriginalMessage())));
+        }
+    }
+
+    /** One rule, as it stands in the "rules" of a book. */
+    public static Rule readRule(JsonNode rule) {
+        Reading at = Reading.of(rule);
+        Optional<Rule> read = RuleReading.read(at);
+        at.throwIfFaulty();
+        return read.orElseThrow(() -> new FormatException(List.of(new Fault("", "is no rule"))));
+    }
+
+    /** One step, as it stands in the "does" of a rule. */
+    public static Step readStep(String step) {
+        Reading at = Reading.of(MAPPER.readTree(step));
+        Optional<Step> read = StepJson.read(at);
+        at.throwIfFaulty();
+        return read.orElseThrow();
+    }
+
+    public static ObjectNode write(Step step) {
+        return StepJson.write(step);
+    }
+
+    public static ObjectNode write(RuleBook book) {
+        ObjectNode document = JsonNodeFactory.instance.objectNode();
+        document.put("format", FORMAT).put("formatVersion", FORMAT_VERSION);
+        if (!(book.fence() instanceof Nothing)) {
+            document.set("fence", CriterionJson.write(book.fence()));
+        }
+        book.rules().forEach(rule -> document.withArray("rules").add(RuleWriting.write(rule)));
+        document.withArray("rules");
+        return document;
+    }
+
+    public static ObjectNode write(Rule rule) {
+        return RuleWriting.write(rule);
+    }
+}

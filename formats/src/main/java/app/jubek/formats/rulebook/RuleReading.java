@@ -1,0 +1,39 @@
+package app.jubek.formats.rulebook;
+
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleId;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** One rule from JSON. */
+final class RuleReading {
+    private static final Map<String, Ending> ENDINGS = Map.of("goes on", Ending.GOES_ON, "ends here", Ending.ENDS_HERE);
+
+    private RuleReading() {}
+
+    static Optional<Rule> read(Reading at) {
+        at.only(Set.of("id", "version", "name", "picksOut", "leavesOut", "does", "ending", "on"));
+        Optional<Criterion> picksOut = at.optional("picksOut", CriterionJson::read);
+        at.check(at.has("picksOut"), "picksOut", "is missing: say what the rule picks out");
+        Optional<Criterion> leavesOut = at.optional("leavesOut", CriterionJson::read);
+        Ending ending = ENDINGS.get(at.text("ending"));
+        at.check(ending != null, "ending", "must be \"goes on\" or \"ends here\"");
+        if (picksOut.isEmpty() || ending == null) {
+            at.list("does", StepJson::read);
+            return Optional.empty();
+        }
+        return at.attempt(() -> new Rule(
+                new RuleId(at.text("id")),
+                at.number("version", 1),
+                at.text("name"),
+                picksOut.get(),
+                leavesOut.orElseGet(Nothing::new),
+                at.list("does", StepJson::read),
+                ending,
+                at.flag("on")));
+    }
+}

@@ -1,0 +1,74 @@
+package app.jubek.server;
+
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.Accounts;
+import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.delivery.DeliveryService;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.WatchService;
+import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.rulebook.RuleBooks;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/** What happens when the server is up: what the configuration names is made, then watching and delivery begin. */
+@Component
+class Beginning {
+    private final JubekProperties properties;
+    private final Accounts accounts;
+    private final Mailboxes mailboxes;
+    private final MailboxAccess access;
+    private final RuleBooks books;
+    private final WatchService watching;
+    private final DeliveryService delivery;
+
+    Beginning(
+            JubekProperties properties,
+            Accounts accounts,
+            Mailboxes mailboxes,
+            MailboxAccess access,
+            RuleBooks books,
+            WatchService watching,
+            DeliveryService delivery) {
+        this.properties = properties;
+        this.accounts = accounts;
+        this.mailboxes = mailboxes;
+        this.access = access;
+        this.books = books;
+        this.watching = watching;
+        this.delivery = delivery;
+    }
+
+    @Order
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        properties.firstAccount().map(accounts::ensureFirst).ifPresent(this::giveMailbox);
+        delivery.start();
+        watching.start();
+    }
+
+    private void giveMailbox(UUID account) {
+        properties.firstMailbox().map(mailboxes::ensure).ifPresent(mailbox -> {
+            access.grant(account, mailbox);
+            properties.simulated().ifPresent(demo -> giveRules(mailbox, demo.ruleBook()));
+        });
+    }
+
+    private void giveRules(UUID mailbox, Path file) {
+        if (books.current(mailbox).version() > 0) {
+            return;
+        }
+        try {
+            books.save(mailbox, 0, RuleBookJson.read(Files.readString(file)), "Ostrel Gardens");
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}

@@ -1,0 +1,48 @@
+package app.jubek.server.delivery;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface StepRepository extends JpaRepository<StepEntity, UUID> {
+    /** The next step that is due; steps in a folder are done one after the other for each message. */
+    @Query(nativeQuery = true, value = """
+            select * from step s
+            where s.state = 'READY' and s.due_at <= now()
+            and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY') or not exists (
+              select 1 from step e where e.message_id = s.message_id and e.position < s.position
+              and e.kind in ('MARK', 'FILE', 'BRING_BACK') and e.state in ('READY', 'SENDING')))
+            order by s.due_at, s.planned_at, s.position
+            limit 1 for update skip locked""")
+    Optional<StepEntity> nextDue();
+
+    @Query(nativeQuery = true, value = """
+            select * from step where state = 'SENDING' and leased_until < now() for update skip locked""")
+    List<StepEntity> abandoned();
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.outgoingId is not null"
+            + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
+    int countLeft(UUID mailbox, Instant since);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox order by s.plannedAt desc, s.id desc")
+    List<StepEntity> newest(UUID mailbox, Limit limit);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
+            + " order by s.plannedAt desc, s.id desc")
+    List<StepEntity> newestIn(UUID mailbox, Collection<app.jubek.core.step.StepState> states, Limit limit);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.messageId in :messages"
+            + " order by s.position")
+    List<StepEntity> ofMessages(UUID mailbox, Collection<Long> messages);
+
+    Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
+
+    boolean existsByMailboxIdAndOutgoingIdIn(UUID mailboxId, Collection<String> outgoingIds);
+
+    boolean existsByMessageIdAndKind(long messageId, Work kind);
+}

@@ -1,0 +1,19 @@
+package app.jubek.server.delivery;
+
+import app.jubek.server.mailbox.Fetched;
+import java.util.Optional;
+
+/** The messages that steps are about, as delivery needs them. */
+public interface StoredMail {
+    /**
+     * @param place where it lies now, as far as we know
+     * @param messageId for finding it when it lies elsewhere
+     */
+    record Stored(long id, Fetched.Place place, Optional<String> messageId) {}
+
+    Stored find(long id);
+
+    byte[] octets(long id);
+
+    void moved(long id, Fetched.Place place);
+}

@@ -1,0 +1,97 @@
+package app.jubek.server.evidence;
+
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.Mark;
+import app.jubek.core.criteria.Marks;
+import app.jubek.core.rehearse.Counter;
+import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.Standing;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.text.Span;
+import app.jubek.server.delivery.Work;
+import app.jubek.server.intake.Messages;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** One page of the evidence's messages, with the words marked. */
+@Component
+class EvidenceRows {
+    private static final int MAX_LIMIT = 200;
+    private static final int BEFORE = 30;
+    private static final int AFTER = 90;
+
+    private final Messages messages;
+
+    EvidenceRows(Messages messages) {
+        this.messages = messages;
+    }
+
+    record Page(Counter counter, int offset, int limit) {}
+
+    List<EvidenceRow> of(UUID mailbox, Evidence evidence, Rule inHand, Page page) {
+        List<Standing> shown = evidence.standings().stream()
+                .filter(s -> s.counters().contains(page.counter()))
+                .skip(Math.max(page.offset(), 0))
+                .limit(Math.min(Math.max(page.limit(), 1), MAX_LIMIT))
+                .toList();
+        Map<Long, List<String>> texts = messages.texts(
+                mailbox, shown.stream().map(s -> s.message().id()).toList());
+        return shown.stream()
+                .map(s -> row(s, inHand, texts.getOrDefault(s.message().id(), List.of())))
+                .toList();
+    }
+
+    private static EvidenceRow row(Standing standing, Rule inHand, List<String> texts) {
+        PastMessage message = standing.message();
+        Marks marks = new Marks(message.senderShown(), message.subject(), texts);
+        boolean spared = standing.counters().contains(Counter.LEFT_OUT);
+        List<Mark> found = Stream.concat(
+                        marks.of(inHand.picksOut()).stream(),
+                        spared ? marks.of(inHand.leavesOut()).stream() : Stream.empty())
+                .toList();
+        List<Span> inSubject = spans(found, Mark.Place.SUBJECT);
+        Optional<EvidenceRow.Marked> snippet = inSubject.isEmpty()
+                ? found.stream()
+                        .filter(m -> m.place() == Mark.Place.TEXT)
+                        .findFirst()
+                        .map(m -> snippet(texts.get(m.part()), m.span()))
+                : Optional.empty();
+        return new EvidenceRow(
+                message.id(),
+                message.received(),
+                new EvidenceRow.Marked(message.senderShown(), spans(found, Mark.Place.SENDER_NAME)),
+                new EvidenceRow.Marked(message.subject(), inSubject),
+                snippet,
+                standing.counters(),
+                standing.takenBy().stream().flatMap(r -> fate(r, inHand)).toList());
+    }
+
+    private static Stream<EvidenceRow.Fate> fate(Rule rule, Rule inHand) {
+        boolean own = rule.id().equals(inHand.id());
+        return rule.steps().stream()
+                .map(step -> new EvidenceRow.Fate(rule.name(), own, Work.valueOf(step.kind().name()), step.done()));
+    }
+
+    private static List<Span> spans(List<Mark> marks, Mark.Place place) {
+        return marks.stream().filter(m -> m.place() == place).map(Mark::span).toList();
+    }
+
+    private static EvidenceRow.Marked snippet(String text, Span span) {
+        int from = wordStart(text, Math.max(0, span.start() - BEFORE));
+        int to = Math.min(text.length(), span.end() + AFTER);
+        String piece = text.substring(from, to).replaceAll("[\\r\\n\\t]", " ");
+        return new EvidenceRow.Marked(piece, List.of(new Span(span.start() - from, span.end() - from)));
+    }
+
+    private static int wordStart(String text, int from) {
+        int at = from;
+        while (at > 0 && !Character.isWhitespace(text.charAt(at - 1))) {
+            at--;
+        }
+        return from - at > BEFORE ? from : at;
+    }
+}

@@ -1,0 +1,167 @@
+package app.jubek.server.intake;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.Engine;
+import app.jubek.core.decide.Surroundings;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.TraceFields;
+import app.jubek.core.outgoing.Composer;
+import app.jubek.core.safety.HopMark;
+import app.jubek.core.text.Limits;
+import app.jubek.server.delivery.Outbox;
+import app.jubek.server.mailbox.Arrivals;
+import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.FolderCursors;
+import app.jubek.server.mailbox.Lease;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.InstallationKeys;
+import app.jubek.server.rulebook.RuleBooks;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Takes messages in: read outside any transaction; then stored, decided, planned and the cursor moved in one short
+ * transaction under the mailbox's lock. A message once decided is never decided again.
+ */
+@Service
+public class Intake implements Arrivals {
+    private final MessageRepository messages;
+    private final OctetsRepository octets;
+    private final IntakeParts parts;
+    private final TransactionTemplate transaction;
+    private final MessageReading reading = new MessageReading(Limits.standard());
+
+    Intake(MessageRepository messages, OctetsRepository octets, IntakeParts parts, TransactionTemplate transaction) {
+        this.messages = messages;
+        this.octets = octets;
+        this.parts = parts;
+        this.transaction = transaction;
+    }
+
+    private record Read(Fetched fetched, ReadMessage message, String digest) {}
+
+    @Override
+    public void arrived(UUID mailbox, Fetched fetched, Lease lease) {
+        Read read = read(fetched);
+        transaction.executeWithoutResult(status -> takeIn(mailbox, read, lease));
+    }
+
+    @Override
+    public void setAside(UUID mailbox, Fetched fetched, Lease lease, String cause) {
+        ReadMessage nothing = reading.read(new byte[0]);
+        transaction.executeWithoutResult(status -> {
+            parts.mailboxes().lock(mailbox);
+            if (parts.cursors().advance(lease, fetched.place())) {
+                MessageEntity entity = new MessageEntity(
+                        mailbox, fetched, TraceFields.digestBelow(fetched.octets()), Standing.SET_ASIDE);
+                ReadMessage noted = withNote(nothing, "set aside after three attempts: " + cause);
+                store(entity.read(noted), fetched.octets());
+            }
+        });
+    }
+
+    @Override
+    public void past(UUID mailbox, List<Fetched> fetched) {
+        List<Read> all = fetched.stream().map(this::read).toList();
+        transaction.executeWithoutResult(status -> {
+            for (Read read : all) {
+                Optional<MessageEntity> known = known(mailbox, read);
+                if (known.isPresent()) {
+                    known.get().locate(read.fetched().place());
+                } else {
+                    MessageEntity entity = new MessageEntity(mailbox, read.fetched(), read.digest(), Standing.PAST);
+                    store(entity.read(read.message()), read.fetched().octets());
+                }
+            }
+        });
+    }
+
+    private Read read(Fetched fetched) {
+        return new Read(fetched, reading.read(fetched.octets()), TraceFields.digestBelow(fetched.octets()));
+    }
+
+    private void takeIn(UUID mailboxId, Read read, Lease lease) {
+        parts.mailboxes().lock(mailboxId);
+        if (!parts.cursors().advance(lease, read.fetched().place())) {
+            return;
+        }
+        Optional<MessageEntity> known = known(mailboxId, read);
+        if (known.isPresent()) {
+            known.get().locate(read.fetched().place());
+            return;
+        }
+        MessageEntity entity = store(
+                new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED).read(noted(mailboxId, read)),
+                read.fetched().octets());
+        decide(entity, read);
+        parts.mailboxes().messageCame(mailboxId, read.fetched().received());
+    }
+
+    private void decide(MessageEntity entity, Read read) {
+        Mailbox mailbox = parts.mailboxes().find(entity.mailboxId());
+        RuleBooks.Versioned book = parts.books().current(mailbox.id());
+        HopMark hops = new HopMark(parts.keys().key("hop-mark"));
+        Surroundings at = new Surroundings(
+                parts.clock().instant(),
+                read.fetched().received(),
+                mailbox.own(),
+                parts.ledger().of(mailbox.id(), writers(read.message())),
+                hops,
+                parts.books().onSince(mailbox.id()),
+                parts.outbox().sentOneOf(mailbox.id(), read.message().references()));
+        Decision decision = Engine.decide(book.book(), read.message(), at);
+        entity.decided(StoredDecision.of(book.version(), decision));
+        Composer composer = new Composer(mailbox.own(), hops, mailbox.zone());
+        Composer.Original original =
+                new Composer.Original(read.message(), read.fetched().octets(), read.digest());
+        parts.outbox()
+                .plan(new Outbox.Plan(
+                        mailbox.id(), entity.id(), original, composer, decision.planned(), decision.notDone()));
+    }
+
+    private static List<String> writers(ReadMessage message) {
+        return java.util.stream.Stream.concat(
+                        message.writer().stream(), message.returnPath().address().stream())
+                .map(MailAddress::key)
+                .distinct()
+                .toList();
+    }
+
+    private Optional<MessageEntity> known(UUID mailbox, Read read) {
+        return messages.findFirstByMailboxIdAndDigestOrderById(mailbox, read.digest());
+    }
+
+    private MessageEntity store(MessageEntity entity, byte[] raw) {
+        MessageEntity saved = messages.save(entity);
+        octets.save(new OctetsEntity(
+                saved.id(), LocalDate.ofInstant(parts.clock().instant(), ZoneOffset.UTC), raw));
+        return saved;
+    }
+
+    private ReadMessage noted(UUID mailbox, Read read) {
+        Optional<String> id = read.message().messageId();
+        if (id.isEmpty()) {
+            return withNote(read.message(), "has no Message-ID");
+        }
+        return messages.countByMessageId(mailbox, id.get()) > 0
+                ? withNote(read.message(), "has the Message-ID of another message")
+                : read.message();
+    }
+
+    private static ReadMessage withNote(ReadMessage m, String note) {
+        List<String> notes = java.util.stream.Stream.concat(m.notes().stream(), java.util.stream.Stream.of(note))
+                .toList();
+        return new ReadMessage(
+                m.returnPath(), m.deliveredTo(), m.fields(), m.addresses(), m.subject(), m.texts(), m.html(),
+                m.attachments(), m.size(), m.date(), m.sentBy(), m.messageId(), m.references(), notes);
+    }
+}

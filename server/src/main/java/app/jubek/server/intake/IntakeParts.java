@@ -1,0 +1,20 @@
+package app.jubek.server.intake;
+
+import app.jubek.server.delivery.Outbox;
+import app.jubek.server.mailbox.FolderCursors;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.InstallationKeys;
+import app.jubek.server.rulebook.RuleBooks;
+import java.time.Clock;
+import org.springframework.stereotype.Component;
+
+/** What taking a message in needs of the other features. */
+@Component
+record IntakeParts(
+        Mailboxes mailboxes,
+        FolderCursors cursors,
+        RuleBooks books,
+        ReplyLedger ledger,
+        Outbox outbox,
+        InstallationKeys keys,
+        Clock clock) {}

@@ -1,0 +1,178 @@
+package app.jubek.server.intake;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
+import app.jubek.server.mailbox.Fetched;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+@Table(name = "message")
+class MessageEntity {
+    /** Of the read form beside the octets; a higher one is read anew. */
+    static final int FORM_VERSION = 1;
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private UUID mailboxId;
+    private String folder;
+    private long uidValidity;
+    private long uid;
+    private String locatedFolder;
+    private long locatedValidity;
+    private long locatedUid;
+    private String digest;
+    private @Nullable String messageId;
+    private Instant receivedAt;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] senderNames;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] senders;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] recipients;
+
+    private String subject;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] texts;
+
+    private int formVersion;
+    private int attachments;
+    private long size;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] notes;
+
+    @Enumerated(EnumType.STRING)
+    private Standing standing;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable StoredDecision decision;
+
+    protected MessageEntity() {}
+
+    MessageEntity(UUID mailboxId, Fetched fetched, String digest, Standing standing) {
+        Fetched.Place place = fetched.place();
+        this.mailboxId = mailboxId;
+        this.folder = place.folder();
+        this.uidValidity = place.uidValidity();
+        this.uid = place.uid();
+        this.digest = digest;
+        this.receivedAt = fetched.received();
+        this.standing = standing;
+        this.size = fetched.octets().length;
+        locate(place);
+    }
+
+    MessageEntity read(ReadMessage message) {
+        messageId = message.messageId().orElse(null);
+        List<MailAddress> from = message.in(Role.FROM);
+        senderNames = from.stream().map(a -> storable(a.name())).toArray(String[]::new);
+        senders = from.stream().map(a -> storable(a.key())).toArray(String[]::new);
+        recipients = message.recipients().stream().map(a -> storable(a.key())).toArray(String[]::new);
+        subject = storable(message.subject());
+        texts = message.texts().stream().map(MessageEntity::storable).toArray(String[]::new);
+        formVersion = FORM_VERSION;
+        attachments = message.attachments().size();
+        notes = message.notes().stream().map(MessageEntity::storable).toArray(String[]::new);
+        return this;
+    }
+
+    /** PostgreSQL takes no NUL in text. */
+    private static String storable(String text) {
+        return text.replace("\0", "\uFFFD");
+    }
+
+    void decided(StoredDecision made) {
+        decision = made;
+    }
+
+    void locate(Fetched.Place place) {
+        locatedFolder = place.folder();
+        locatedValidity = place.uidValidity();
+        locatedUid = place.uid();
+    }
+
+    long id() {
+        return id;
+    }
+
+    UUID mailboxId() {
+        return mailboxId;
+    }
+
+    Fetched.Place place() {
+        return new Fetched.Place(locatedFolder, locatedValidity, locatedUid);
+    }
+
+    Optional<String> messageId() {
+        return Optional.ofNullable(messageId);
+    }
+
+    Instant receivedAt() {
+        return receivedAt;
+    }
+
+    List<String> senderNames() {
+        return List.of(senderNames);
+    }
+
+    List<String> senders() {
+        return List.of(senders);
+    }
+
+    List<String> recipients() {
+        return List.of(recipients);
+    }
+
+    String subject() {
+        return subject;
+    }
+
+    List<String> texts() {
+        return List.of(texts);
+    }
+
+    long size() {
+        return size;
+    }
+
+    int attachments() {
+        return attachments;
+    }
+
+    List<String> notes() {
+        return List.of(notes);
+    }
+
+    Standing standing() {
+        return standing;
+    }
+
+    Optional<StoredDecision> decision() {
+        return Optional.ofNullable(decision);
+    }
+
+    String senderShown() {
+        boolean named = senderNames.length > 0 && !senderNames[0].isBlank();
+        return named ? senderNames[0] : senders.length > 0 ? senders[0] : "(no writer)";
+    }
+}

@@ -1,0 +1,24 @@
+package app.jubek.server.intake;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface MessageRepository extends JpaRepository<MessageEntity, Long> {
+    Optional<MessageEntity> findFirstByMailboxIdAndDigestOrderById(UUID mailboxId, String digest);
+
+    Optional<MessageEntity> findByIdAndMailboxId(long id, UUID mailboxId);
+
+    @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids")
+    List<MessageEntity> all(UUID mailbox, Collection<Long> ids);
+
+    @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id > :after order by m.id")
+    List<MessageEntity> after(UUID mailbox, long after, Limit limit);
+
+    @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")
+    int countByMessageId(UUID mailbox, String messageId);
+}

@@ -1,0 +1,98 @@
+package app.jubek.server.mailbox;
+
+import jakarta.mail.Folder;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.search.ComparisonTerm;
+import jakarta.mail.search.ReceivedDateTerm;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Date;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.IMAPStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+
+/** Reads a mailbox's past mail as evidence, newest first, in the background; goes on where it was interrupted. */
+@Component
+class FirstReading implements DisposableBean {
+    static final Duration WINDOW = Duration.ofDays(180);
+
+    private static final Logger LOG = LoggerFactory.getLogger(FirstReading.class);
+    private static final int CHUNK = 100;
+
+    private final ImapConnections connections;
+    private final FolderCursors cursors;
+    private final Arrivals arrivals;
+    private final Clock clock;
+    private final ExecutorService background = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "first-reading");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Set<UUID> running = ConcurrentHashMap.newKeySet();
+
+    FirstReading(ImapConnections connections, FolderCursors cursors, Arrivals arrivals, Clock clock) {
+        this.connections = connections;
+        this.cursors = cursors;
+        this.arrivals = arrivals;
+        this.clock = clock;
+    }
+
+    void start(Mailbox mailbox) {
+        boolean done = cursors.reading(mailbox.id(), Watcher.INBOX)
+                .filter(FolderCursors.Reading::finished)
+                .isPresent();
+        if (!done && running.add(mailbox.id())) {
+            background.execute(() -> read(mailbox));
+        }
+    }
+
+    private void read(Mailbox mailbox) {
+        try (IMAPStore store = connections.open(mailbox)) {
+            IMAPFolder folder = (IMAPFolder) store.getFolder(Watcher.INBOX);
+            folder.open(Folder.READ_ONLY);
+            FolderCursors.Cursor cursor =
+                    cursors.find(mailbox.id(), Watcher.INBOX).orElseThrow();
+            FolderFetch fetch = new FolderFetch(folder);
+            List<Long> uids = pastUids(folder, fetch, cursor);
+            cursors.readingBegins(mailbox.id(), Watcher.INBOX, uids.size());
+            for (int at = 0; at < uids.size(); at += CHUNK) {
+                List<Long> chunk = uids.subList(at, Math.min(at + CHUNK, uids.size()));
+                arrivals.past(mailbox.id(), fetch.several(chunk.stream().mapToLong(Long::longValue).toArray()));
+                cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
+            }
+            cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);
+            LOG.info("first reading of {} done: {} messages", mailbox.own().identity().address(), uids.size());
+        } catch (MessagingException | RuntimeException interrupted) {
+            LOG.warn("first reading interrupted; it goes on with the next connection: {}", interrupted.toString());
+        } finally {
+            running.remove(mailbox.id());
+        }
+    }
+
+    private List<Long> pastUids(IMAPFolder folder, FolderFetch fetch, FolderCursors.Cursor cursor)
+            throws MessagingException {
+        Date from = Date.from(clock.instant().minus(WINDOW));
+        Message[] found = folder.search(new ReceivedDateTerm(ComparisonTerm.GE, from));
+        List<Long> uids = new ArrayList<>(fetch.uids(found));
+        uids.removeIf(uid -> uid > cursor.baseline() || uid >= cursor.readBelow());
+        uids.sort(Comparator.reverseOrder());
+        return uids;
+    }
+
+    @Override
+    public void destroy() {
+        background.shutdownNow();
+    }
+}

@@ -1,0 +1,109 @@
+package app.jubek.server.mailbox;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How far each folder has been taken in, and how far back its past mail has been read. */
+@Component
+public class FolderCursors {
+    private final JdbcClient jdbc;
+
+    FolderCursors(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * @param uid the last UID taken in
+     * @param baseline the last UID that was there when the mailbox was connected
+     * @param readBelow past mail at and above this UID has been read; 0 when all has
+     */
+    record Cursor(long uidValidity, long uid, long baseline, long readBelow) {}
+
+    /** Progress of the first reading. */
+    public record Reading(int total, int done, boolean finished) {}
+
+    Optional<Cursor> find(UUID mailbox, String folder) {
+        return jdbc.sql("select uid_validity, uid, baseline, read_below from folder_cursor"
+                        + " where mailbox_id = ? and folder = ?")
+                .params(mailbox, folder)
+                .query((row, n) -> new Cursor(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)))
+                .optional();
+    }
+
+    /** Begins at a baseline: everything up to it is past mail. */
+    @Transactional
+    public void begin(UUID mailbox, String folder, long uidValidity, long baseline) {
+        jdbc.sql("""
+                        insert into folder_cursor
+                        (mailbox_id, folder, uid_validity, uid, baseline, read_below, reading_total, reading_done)
+                        values (:mailbox, :folder, :validity, :base, :base, :base + 1, 0, 0)
+                        on conflict (mailbox_id, folder) do update
+                        set uid_validity = :validity, uid = :base, baseline = :base, read_below = :base + 1,
+                            reading_total = 0, reading_done = 0""")
+                .param("mailbox", mailbox)
+                .param("folder", folder)
+                .param("validity", uidValidity)
+                .param("base", baseline)
+                .update();
+    }
+
+    /**
+     * Moves past one message, inside the transaction that took it in.
+     *
+     * @return false when another node has the lease by now, or the cursor is past it already
+     */
+    public boolean advance(Lease lease, Fetched.Place place) {
+        return jdbc.sql("""
+                        update folder_cursor set uid = :uid
+                        where mailbox_id = :mailbox and folder = :folder and uid_validity = :validity and uid < :uid
+                        and exists (select 1 from watch_lease l
+                                    where l.mailbox_id = :mailbox and l.holder = :holder and l.fence = :fence)""")
+                        .param("uid", place.uid())
+                        .param("mailbox", lease.mailbox())
+                        .param("folder", place.folder())
+                        .param("validity", place.uidValidity())
+                        .param("holder", lease.holder())
+                        .param("fence", lease.fence())
+                        .update()
+                == 1;
+    }
+
+    @Transactional
+    public void readingBegins(UUID mailbox, String folder, int total) {
+        jdbc.sql("update folder_cursor set reading_total = reading_done + ? where mailbox_id = ? and folder = ?")
+                .params(total, mailbox, folder)
+                .update();
+    }
+
+    @Transactional
+    public void readDownTo(UUID mailbox, String folder, long uid, int count) {
+        jdbc.sql("update folder_cursor set read_below = ?, reading_done = reading_done + ?"
+                        + " where mailbox_id = ? and folder = ?")
+                .params(uid, count, mailbox, folder)
+                .update();
+    }
+
+    public Optional<Reading> reading(UUID mailbox, String folder) {
+        return jdbc.sql("select reading_total, reading_done, read_below from folder_cursor"
+                        + " where mailbox_id = ? and folder = ?")
+                .params(mailbox, folder)
+                .query((row, n) -> new Reading(row.getInt(1), row.getInt(2), row.getLong(3) == 0))
+                .optional();
+    }
+
+    /** Counts a failed attempt at one message and returns how often it has failed by now. */
+    @Transactional
+    public int failed(UUID mailbox, Fetched.Place place, String cause) {
+        return jdbc.sql("""
+                        insert into intake_failure (mailbox_id, folder, uid_validity, uid, times, cause)
+                        values (?, ?, ?, ?, 1, ?)
+                        on conflict (mailbox_id, folder, uid_validity, uid)
+                        do update set times = intake_failure.times + 1, cause = excluded.cause returning times""")
+                .params(mailbox, place.folder(), place.uidValidity(), place.uid(), cause)
+                .query(Integer.class)
+                .single();
+    }
+}

@@ -1,0 +1,13 @@
+package app.jubek.server.mailbox;
+
+import app.jubek.core.people.OwnSide;
+import java.time.ZoneId;
+import java.util.UUID;
+
+/**
+ * A mailbox as its features need it; the password is asked for apart.
+ *
+ * @param hourlyLimit messages it may send within an hour
+ */
+public record Mailbox(
+        UUID id, OwnSide own, ZoneId zone, MailServer imap, MailServer smtp, String user, int hourlyLimit) {}

@@ -1,0 +1,99 @@
+package app.jubek.server.mailbox;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.OwnSide;
+import app.jubek.server.platform.Secrets;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+@Table(name = "mailbox")
+class MailboxEntity {
+    @Id
+    private UUID id;
+
+    private String address;
+    private String displayName;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] addresses;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] domains;
+
+    private String zone;
+    private String imapHost;
+    private int imapPort;
+    private String smtpHost;
+    private int smtpPort;
+    private String userName;
+    private byte[] secret;
+    private String secretKeyId;
+    private int hourlyLimit;
+    private String watching;
+    private String watchingDetail;
+    private @Nullable Instant lastContact;
+    private @Nullable Instant lastMessageAt;
+
+    protected MailboxEntity() {}
+
+    MailboxEntity(UUID id) {
+        this.id = id;
+        this.watching = Watching.STARTING.name();
+        this.watchingDetail = "";
+    }
+
+    void set(Mailbox mailbox, Secrets.Sealed password) {
+        address = mailbox.own().identity().address();
+        displayName = mailbox.own().identity().name();
+        addresses = mailbox.own().addresses().stream().map(MailAddress::address).toArray(String[]::new);
+        domains = mailbox.own().domains().toArray(String[]::new);
+        zone = mailbox.zone().getId();
+        imapHost = mailbox.imap().host();
+        imapPort = mailbox.imap().port();
+        smtpHost = mailbox.smtp().host();
+        smtpPort = mailbox.smtp().port();
+        userName = mailbox.user();
+        hourlyLimit = mailbox.hourlyLimit();
+        secret = password.octets();
+        secretKeyId = password.keyId();
+    }
+
+    Mailbox mailbox() {
+        List<MailAddress> own = Arrays.stream(addresses).map(MailAddress::of).toList();
+        OwnSide side = new OwnSide(MailAddress.of(address).named(displayName), own, List.of(domains));
+        return new Mailbox(
+                id,
+                side,
+                ZoneId.of(zone),
+                new MailServer(imapHost, imapPort),
+                new MailServer(smtpHost, smtpPort),
+                userName,
+                hourlyLimit);
+    }
+
+    Secrets.Sealed password() {
+        return new Secrets.Sealed(secretKeyId, secret);
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    MailboxStatus status() {
+        return new MailboxStatus(
+                Watching.valueOf(watching),
+                watchingDetail,
+                java.util.Optional.ofNullable(lastContact),
+                java.util.Optional.ofNullable(lastMessageAt));
+    }
+}

@@ -1,0 +1,9 @@
+package app.jubek.server.mailbox;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface MailboxRepository extends JpaRepository<MailboxEntity, UUID> {
+    Optional<MailboxEntity> findByAddress(String address);
+}

@@ -1,0 +1,103 @@
+package app.jubek.server.mailbox;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.OwnSide;
+import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.Refused;
+import app.jubek.server.platform.Secrets;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The mailboxes Jubek works for. */
+@Service
+public class Mailboxes {
+    private static final int HOURLY_LIMIT = 200;
+
+    private final MailboxRepository mailboxes;
+    private final Secrets secrets;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    Mailboxes(MailboxRepository mailboxes, Secrets secrets, JdbcClient jdbc, Clock clock) {
+        this.mailboxes = mailboxes;
+        this.secrets = secrets;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public Mailbox find(UUID id) {
+        return entity(id).mailbox();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Mailbox> all() {
+        return mailboxes.findAll().stream().map(MailboxEntity::mailbox).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public MailboxStatus status(UUID id) {
+        return entity(id).status();
+    }
+
+    /** The password, opened for one connection. */
+    @Transactional(readOnly = true)
+    public String password(UUID id) {
+        return secrets.open(entity(id).password());
+    }
+
+    /** Makes or updates the mailbox that the configuration names. */
+    @Transactional
+    public UUID ensure(JubekProperties.FirstMailbox wanted) {
+        MailboxEntity entity = mailboxes
+                .findByAddress(MailAddress.of(wanted.address()).address())
+                .orElseGet(() -> new MailboxEntity(UUID.randomUUID()));
+        entity.set(mailbox(entity.id(), wanted), secrets.seal(wanted.password()));
+        return mailboxes.save(entity).id();
+    }
+
+    /** Only one transaction at a time decides or sends for a mailbox; to be called inside one. */
+    public void lock(UUID id) {
+        jdbc.sql("select 1 from mailbox where id = ? for update").param(id).query(Integer.class).single();
+    }
+
+    @Transactional
+    void report(UUID id, Watching watching, String detail) {
+        boolean heard = watching == Watching.WATCHING;
+        jdbc.sql("update mailbox set watching = ?, watching_detail = ?, last_contact = coalesce(?, last_contact)"
+                        + " where id = ?")
+                .params(watching.name(), detail, heard ? Timestamp.from(clock.instant()) : null, id)
+                .update();
+    }
+
+    /** Notes when the last new message came in. */
+    public void messageCame(UUID id, Instant at) {
+        jdbc.sql("update mailbox set last_message_at = greatest(?, last_message_at) where id = ?")
+                .params(Timestamp.from(at), id)
+                .update();
+    }
+
+    private MailboxEntity entity(UUID id) {
+        return mailboxes.findById(id).orElseThrow(Refused::notFound);
+    }
+
+    private static Mailbox mailbox(UUID id, JubekProperties.FirstMailbox wanted) {
+        MailAddress identity = MailAddress.of(wanted.address()).named(wanted.name());
+        List<MailAddress> addresses = wanted.addresses().stream().map(MailAddress::of).toList();
+        return new Mailbox(
+                id,
+                new OwnSide(identity, addresses, wanted.domains()),
+                ZoneId.of(wanted.zone()),
+                new MailServer(wanted.imapHost(), wanted.imapPort()),
+                new MailServer(wanted.smtpHost(), wanted.smtpPort()),
+                wanted.user(),
+                wanted.hourlyLimit().orElse(HOURLY_LIMIT));
+    }
+}

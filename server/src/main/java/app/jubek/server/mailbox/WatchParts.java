@@ -1,0 +1,13 @@
+package app.jubek.server.mailbox;
+
+import org.springframework.stereotype.Component;
+
+/** What every watcher works with. */
+@Component
+record WatchParts(
+        Mailboxes mailboxes,
+        ImapConnections connections,
+        FolderCursors cursors,
+        WatchLeases leases,
+        FirstReading firstReading,
+        Arrivals arrivals) {}

@@ -1,0 +1,10 @@
+package app.jubek.server.mailbox;
+
+/** What the watcher of a mailbox is doing. */
+public enum Watching {
+    STARTING,
+    WATCHING,
+    SIGN_IN_REFUSED,
+    UNREACHABLE,
+    DATABASE_AWAY
+}

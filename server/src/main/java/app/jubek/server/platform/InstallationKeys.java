@@ -1,0 +1,44 @@
+package app.jubek.server.platform;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.security.SecureRandom;
+import java.util.Base64;
+import org.springframework.stereotype.Component;
+
+/** The installation's keys, each in a file of its own outside the database, readable by its owner only. */
+@Component
+public class InstallationKeys {
+    private static final int OCTETS = 32;
+
+    private final Path folder;
+
+    InstallationKeys(JubekProperties properties) {
+        this.folder = properties.dataDir().resolve("keys");
+    }
+
+    /** The key of that name, made on first use. */
+    public byte[] key(String name) {
+        Path file = folder.resolve(name);
+        try {
+            if (!Files.exists(file)) {
+                create(file);
+            }
+            return Base64.getDecoder().decode(Files.readString(file).strip());
+        } catch (IOException failed) {
+            throw new UncheckedIOException("the key " + file + " can't be read or written", failed);
+        }
+    }
+
+    private static void create(Path file) throws IOException {
+        byte[] key = new byte[OCTETS];
+        new SecureRandom().nextBytes(key);
+        Files.createDirectories(file.getParent());
+        Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        Files.writeString(file, Base64.getEncoder().encodeToString(key), StandardOpenOption.WRITE);
+    }
+}

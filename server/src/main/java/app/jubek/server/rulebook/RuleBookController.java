@@ -1,0 +1,62 @@
+package app.jubek.server.rulebook;
+
+import app.jubek.core.rule.Rule;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.account.SignedIn;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+@RestController
+class RuleBookController {
+    private final RuleBooks books;
+    private final MailboxAccess access;
+
+    RuleBookController(RuleBooks books, MailboxAccess access) {
+        this.books = books;
+        this.access = access;
+    }
+
+    record RuleBookView(
+            int version,
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document,
+            List<ReadBack> readBack,
+            Optional<Instant> savedAt,
+            Optional<String> savedBy) {}
+
+    /** One rule as a sentence. */
+    record ReadBack(String rule, String sentence) {}
+
+    record RuleBookSaving(int baseVersion, @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/rule-book")
+    RuleBookView current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        return view(books.current(mailbox));
+    }
+
+    @PutMapping("/api/mailboxes/{mailbox}/rule-book")
+    RuleBookView save(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody RuleBookSaving saving) {
+        access.check(who, mailbox);
+        return view(books.save(mailbox, saving.baseVersion(), RuleBookJson.read(saving.document()), who.shownName()));
+    }
+
+    private static RuleBookView view(RuleBooks.Versioned found) {
+        List<ReadBack> sentences = found.book().rules().stream()
+                .map((Rule rule) -> new ReadBack(rule.id().value(), rule.inWords()))
+                .toList();
+        return new RuleBookView(
+                found.version(), RuleBookJson.write(found.book()), sentences, found.savedAt(), found.savedBy());
+    }
+}

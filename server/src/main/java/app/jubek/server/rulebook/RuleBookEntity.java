@@ -1,0 +1,51 @@
+package app.jubek.server.rulebook;
+
+import jakarta.persistence.EmbeddedId;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+@Table(name = "rule_book")
+class RuleBookEntity {
+    @EmbeddedId
+    private Key key;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String document;
+
+    private Instant savedAt;
+    private String savedBy;
+
+    protected RuleBookEntity() {}
+
+    RuleBookEntity(Key key, String document, Instant savedAt, String savedBy) {
+        this.key = key;
+        this.document = document;
+        this.savedAt = savedAt;
+        this.savedBy = savedBy;
+    }
+
+    @Embeddable
+    record Key(UUID mailboxId, int version) {}
+
+    int version() {
+        return key.version();
+    }
+
+    String document() {
+        return document;
+    }
+
+    Instant savedAt() {
+        return savedAt;
+    }
+
+    String savedBy() {
+        return savedBy;
+    }
+}

@@ -1,0 +1,113 @@
+package app.jubek.server.rulebook;
+
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Refused;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The rule book of each mailbox, all its versions kept. */
+@Service
+public class RuleBooks {
+    private final RuleBookRepository books;
+    private final Mailboxes mailboxes;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    RuleBooks(RuleBookRepository books, Mailboxes mailboxes, JdbcClient jdbc, Clock clock) {
+        this.books = books;
+        this.mailboxes = mailboxes;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** A book and its version; version 0 is the empty book before the first saving. */
+    public record Versioned(int version, RuleBook book, Optional<Instant> savedAt, Optional<String> savedBy) {}
+
+    @Transactional(readOnly = true)
+    public Versioned current(UUID mailbox) {
+        return books.newest(mailbox)
+                .map(e -> new Versioned(
+                        e.version(), RuleBookJson.read(e.document()), Optional.of(e.savedAt()), Optional.of(e.savedBy())))
+                .orElseGet(() -> new Versioned(0, RuleBook.empty(), Optional.empty(), Optional.empty()));
+    }
+
+    /** Since when each rule that is on has been on. */
+    @Transactional(readOnly = true)
+    public Map<RuleId, Instant> onSince(UUID mailbox) {
+        Map<RuleId, Instant> since = new HashMap<>();
+        jdbc.sql("select rule_id, on_since from rule_switch where mailbox_id = ?")
+                .param(mailbox)
+                .query((row, n) -> since.put(new RuleId(row.getString(1)), row.getTimestamp(2).toInstant()))
+                .list();
+        return since;
+    }
+
+    /**
+     * Saves a changed book.
+     *
+     * @param base the version it was made from
+     * @throws Refused when somebody saved another version meanwhile, or the book can't be carried out
+     */
+    @Transactional
+    public Versioned save(UUID mailbox, int base, RuleBook wanted, String who) {
+        mailboxes.lock(mailbox);
+        Versioned now = current(mailbox);
+        if (now.version() != base) {
+            throw Refused.conflict(
+                    "The rules were changed meanwhile" + now.savedBy().map(by -> " by " + by).orElse("")
+                            + ". Your changes are still here; look at both before you save.",
+                    Map.of("version", now.version(), "document", RuleBookJson.write(now.book())));
+        }
+        List<String> faults = wanted.faults();
+        if (!faults.isEmpty()) {
+            throw Refused.invalid(String.join(" ", faults), List.of());
+        }
+        RuleBook counted = new RuleBook(
+                wanted.rules().stream().map(rule -> counted(rule, now.book().find(rule.id()))).toList(), wanted.fence());
+        RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
+        books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who));
+        noteSwitches(mailbox, now.book(), counted);
+        return current(mailbox);
+    }
+
+    /** A changed rule counts one version up; the switch alone is no change. */
+    private static Rule counted(Rule wanted, Optional<Rule> before) {
+        int version = before.map(old -> sameButSwitch(old, wanted) ? old.version() : old.version() + 1).orElse(1);
+        return with(wanted, version, wanted.on());
+    }
+
+    private static boolean sameButSwitch(Rule one, Rule other) {
+        return with(one, 1, true).equals(with(other, 1, true));
+    }
+
+    private static Rule with(Rule rule, int version, boolean on) {
+        return new Rule(
+                rule.id(), version, rule.name(), rule.picksOut(), rule.leavesOut(), rule.steps(), rule.ending(), on);
+    }
+
+    private void noteSwitches(UUID mailbox, RuleBook before, RuleBook after) {
+        Timestamp now = Timestamp.from(clock.instant());
+        after.rules().forEach(rule -> {
+            boolean was = before.find(rule.id()).map(Rule::on).orElse(false);
+            if (rule.on() && !was) {
+                jdbc.sql("insert into rule_switch (mailbox_id, rule_id, on_since) values (?, ?, ?)"
+                                + " on conflict (mailbox_id, rule_id) do update set on_since = excluded.on_since")
+                        .params(mailbox, rule.id().value(), now)
+                        .update();
+            }
+        });
+    }
+}

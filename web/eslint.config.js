@@ -1,0 +1,24 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** What each layer must not import; a feature reaches into another only by its index. */
+const forbid = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+
+export default tseslint.config(
+  { ignores: ['src/api/schema.d.ts'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/no-explicit-any': 'error',
+      'max-lines': ['error', 350],
+    },
+  },
+  { files: ['src/lib/**'], rules: forbid(['**/ui/**', '**/api/**', '**/features/**', '**/app/**']) },
+  { files: ['src/ui/**', 'src/api/**'], rules: forbid(['**/features/**', '**/app/**']) },
+  { files: ['src/features/**'], rules: forbid(['**/app/**', '**/features/*/**', '../*/**/*', '../../../features/**']) },
+);

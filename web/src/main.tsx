@@ -1,0 +1,1 @@
+import './app/tokens.css'; document.title='Jubek';

@@ -1,0 +1,11 @@
+/// <reference types="vitest/config" />
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { outDir: 'target/classes/static', emptyOutDir: true },
+  server: { proxy: { '/api': 'http://127.0.0.1:8480' } },
+  test: { environment: 'happy-dom' },
+});
