@@ -1,1 +1,14 @@
-import './app/tokens.css'; document.title='Jubek';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App';
+import './app/tokens.css';
+
+const root = document.getElementById('root');
+if (root === null) {
+  throw new Error('the page has no root');
+}
+createRoot(root).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+);

@@ -3,10 +3,598 @@
  * Do not make direct changes to the file.
  */
 
-export type paths = Record<string, never>;
+export interface paths {
+    "/api/mailboxes/{mailbox}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mailbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["course"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["evidence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/messages/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["message"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/messages/{id}/html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["html"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["records"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rule-book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["current"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/steps/{step}/{act}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clock"];
+        put: operations["move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/mailboxes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mailboxes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["messages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/raw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["raw"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside/write": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+}
 export type webhooks = Record<string, never>;
 export interface components {
-    schemas: never;
+    schemas: {
+        AddressTest: {
+            /** @enum {string} */
+            how: "is" | "at domain" | "at domain or below";
+            not?: boolean;
+            /** @enum {string} */
+            part: "sender" | "recipient";
+            values: string[];
+        };
+        AllOf: {
+            all: components["schemas"]["Criterion"][];
+        };
+        AnyOf: {
+            any: components["schemas"]["Criterion"][];
+        };
+        Attachment: {
+            mediaType: string;
+            name: string;
+            /** Format: int64 */
+            octets: number;
+        };
+        Box: {
+            address: string;
+            /** Format: int32 */
+            messages: number;
+        };
+        ClockMove: {
+            /** Format: int64 */
+            offsetSeconds: number;
+        };
+        Correspondent: {
+            address: string;
+            name: string;
+        };
+        Counts: {
+            /** Format: int32 */
+            alsoLater: number;
+            /** Format: int32 */
+            leftOut: number;
+            /** Format: int32 */
+            nearMiss: number;
+            /** Format: int32 */
+            picked: number;
+            /** Format: int32 */
+            takenEarlier: number;
+        };
+        CourseFigures: {
+            /** Format: int32 */
+            inInbox: number;
+            rules: components["schemas"]["RuleReach"][];
+            /** Format: int32 */
+            window: number;
+        };
+        Criterion: components["schemas"]["AllOf"] | components["schemas"]["AnyOf"] | components["schemas"]["NoneOf"] | components["schemas"]["EveryMessage"] | components["schemas"]["AddressTest"] | components["schemas"]["TextTest"];
+        CriterionFigures: {
+            /** Format: int32 */
+            effect: number;
+            path: number[];
+            /** Format: int32 */
+            reach: number;
+            values: components["schemas"]["ValueFigures"][];
+        };
+        DemoClock: {
+            /** Format: date-time */
+            now: string;
+            /** Format: int64 */
+            offsetSeconds: number;
+        };
+        EveryMessage: {
+            /** @enum {boolean} */
+            everything: true;
+        };
+        EvidenceAsked: {
+            /** @enum {string} */
+            counter: "PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS";
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            limit: number;
+            /** Format: int32 */
+            offset: number;
+            /** Format: int32 */
+            order: number;
+            rule: components["schemas"]["Rule"];
+        };
+        EvidenceRow: {
+            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS")[];
+            fate: components["schemas"]["Fate"][];
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            received: string;
+            sender: components["schemas"]["Marked"];
+            snippet?: components["schemas"]["Marked"];
+            subject: components["schemas"]["Marked"];
+        };
+        EvidenceView: {
+            counts: components["schemas"]["Counts"];
+            leavesOut: components["schemas"]["CriterionFigures"][];
+            picksOut: components["schemas"]["CriterionFigures"][];
+            readBack: string;
+            rows: components["schemas"]["EvidenceRow"][];
+            /** Format: int32 */
+            rowsInAll: number;
+            weeks: number[];
+            /** Format: int32 */
+            window: number;
+        };
+        Fate: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "FILE" | "MARK" | "BRING_BACK";
+            own: boolean;
+            rule: string;
+            words: string;
+        };
+        FileStep: {
+            /** @enum {string} */
+            do: "file";
+            folder: string;
+        };
+        ForwardStep: {
+            /** @enum {string} */
+            do: "forward";
+            note?: string;
+            to: string[];
+        };
+        IncomingLine: {
+            message: components["schemas"]["MessageLine"];
+            steps: components["schemas"]["StepView"][];
+        };
+        IncomingView: {
+            /** Format: int32 */
+            found: number;
+            lines: components["schemas"]["IncomingLine"][];
+            /** Format: int32 */
+            window: number;
+        };
+        Letter: {
+            flagged: boolean;
+            folder: string;
+            from: string;
+            /** Format: date-time */
+            received: string;
+            subject: string;
+            to: string;
+            /** Format: int64 */
+            uid: number;
+            unread: boolean;
+        };
+        MailboxName: {
+            address: string;
+            /** Format: uuid */
+            id: string;
+        };
+        MailboxView: {
+            address: string;
+            firstReading?: components["schemas"]["Reading"];
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            lastContact?: string;
+            /** Format: date-time */
+            lastMessageAt?: string;
+            /** Format: date-time */
+            now: string;
+            ownAddresses: string[];
+            ownDomains: string[];
+            warning?: string;
+            /** @enum {string} */
+            watching: "STARTING" | "WATCHING" | "SIGN_IN_REFUSED" | "UNREACHABLE" | "DATABASE_AWAY";
+            watchingDetail: string;
+            zone: string;
+        };
+        MarkStep: {
+            /** @enum {string} */
+            do: "mark";
+            flags: ("\\Seen" | "\\Flagged")[];
+        };
+        Marked: {
+            marks: components["schemas"]["Span"][];
+            text: string;
+        };
+        MessageLine: {
+            /** Format: int32 */
+            attachments: number;
+            /** Format: int64 */
+            id: number;
+            notes: string[];
+            /** Format: date-time */
+            received: string;
+            sender: string;
+            /** @enum {string} */
+            standing: "PAST" | "DECIDED" | "SET_ASIDE";
+            subject: string;
+        };
+        MessageView: {
+            attachments: components["schemas"]["Attachment"][];
+            cc: components["schemas"]["Correspondent"][];
+            decision?: components["schemas"]["StoredDecision"];
+            from: components["schemas"]["Correspondent"][];
+            hasHtml: boolean;
+            line: components["schemas"]["MessageLine"];
+            sentBy: string[];
+            steps: components["schemas"]["StepView"][];
+            texts: string[];
+            to: components["schemas"]["Correspondent"][];
+        };
+        NoneOf: {
+            none: components["schemas"]["Criterion"][];
+        };
+        ReadBack: {
+            rule: string;
+            sentence: string;
+        };
+        Reading: {
+            /** Format: int32 */
+            done: number;
+            finished: boolean;
+            /** Format: int32 */
+            total: number;
+        };
+        RecordView: {
+            message: components["schemas"]["MessageLine"];
+            step: components["schemas"]["StepView"];
+        };
+        RedirectStep: {
+            /** @enum {string} */
+            do: "redirect";
+            to: string[];
+        };
+        ReplyStep: {
+            /** @enum {string} */
+            do: "reply";
+            oncePerDays?: number;
+            subject?: string;
+            text: string;
+        };
+        Rule: {
+            does: components["schemas"]["Step"][];
+            /** @enum {string} */
+            ending: "goes on" | "ends here";
+            id: string;
+            leavesOut?: components["schemas"]["Criterion"];
+            name: string;
+            on: boolean;
+            picksOut: components["schemas"]["Criterion"];
+            version: number;
+        };
+        /** @description The ordered rules of one mailbox. */
+        RuleBook: {
+            /** @description What must never leave the mailbox. */
+            fence?: components["schemas"]["Criterion"];
+            /** @enum {string} */
+            format: "jubek-rule-book";
+            /** @enum {integer} */
+            formatVersion: 1;
+            rules: components["schemas"]["Rule"][];
+        };
+        RuleBookSaving: {
+            /** Format: int32 */
+            baseVersion: number;
+            document: components["schemas"]["RuleBook"];
+        };
+        RuleBookView: {
+            document: components["schemas"]["RuleBook"];
+            readBack: components["schemas"]["ReadBack"][];
+            /** Format: date-time */
+            savedAt?: string;
+            savedBy?: string;
+            /** Format: int32 */
+            version: number;
+        };
+        RuleLine: {
+            name: string;
+            picked: boolean;
+            rule: string;
+            /** Format: int32 */
+            version: number;
+            words: string;
+        };
+        RuleReach: {
+            /** Format: int32 */
+            picked: number;
+            rule: string;
+        };
+        SessionView: {
+            demo: boolean;
+            mailboxes: components["schemas"]["MailboxName"][];
+            name?: string;
+        };
+        Span: {
+            /** Format: int32 */
+            end: number;
+            /** Format: int32 */
+            start: number;
+        };
+        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["MarkStep"];
+        StepView: {
+            acts: ("LET_GO" | "TRY_AGAIN" | "DROP")[];
+            /** Format: int32 */
+            attempts: number;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "FILE" | "MARK" | "BRING_BACK";
+            /** Format: int64 */
+            message: number;
+            note: string;
+            /** Format: date-time */
+            plannedAt: string;
+            recipient: string;
+            rule: string;
+            ruleName: string;
+            /** Format: int32 */
+            ruleVersion: number;
+            /** Format: date-time */
+            settledAt?: string;
+            /** @enum {string} */
+            state: "PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DROPPED" | "UNDONE";
+            words: string;
+        };
+        StoredDecision: {
+            /** Format: int32 */
+            bookVersion: number;
+            rules: components["schemas"]["RuleLine"][];
+            staysInInbox: boolean;
+        };
+        TextTest: {
+            /** @enum {string} */
+            how: "contains";
+            not?: boolean;
+            /** @enum {string} */
+            part: "sender name" | "subject" | "text" | "subject or text";
+            values: string[];
+        };
+        ValueFigures: {
+            /** Format: int32 */
+            coveredBy?: number;
+            /** Format: int32 */
+            reach: number;
+        };
+        Written: {
+            from: string;
+            subject: string;
+            text: string;
+            to: string;
+        };
+    };
     responses: never;
     parameters: never;
     requestBodies: never;
@@ -14,4 +602,396 @@ export interface components {
     pathItems: never;
 }
 export type $defs = Record<string, never>;
-export type operations = Record<string, never>;
+export interface operations {
+    mailbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailboxView"];
+                };
+            };
+        };
+    };
+    course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CourseFigures"];
+                };
+            };
+        };
+    };
+    evidence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EvidenceAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EvidenceView"];
+                };
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: {
+                words?: string;
+                days?: number;
+                offset?: number;
+                limit?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IncomingView"];
+                };
+            };
+        };
+    };
+    message: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MessageView"];
+                };
+            };
+        };
+    };
+    html: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
+        };
+    };
+    records: {
+        parameters: {
+            query?: {
+                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DROPPED" | "UNDONE")[];
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordView"][];
+                };
+            };
+        };
+    };
+    current: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RuleBookView"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleBookSaving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RuleBookView"];
+                };
+            };
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                step: string;
+                act: "LET_GO" | "TRY_AGAIN" | "DROP";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepView"];
+                };
+            };
+        };
+    };
+    clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DemoClock"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DemoClock"];
+                };
+            };
+        };
+    };
+    mailboxes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Box"][];
+                };
+            };
+        };
+    };
+    messages: {
+        parameters: {
+            query: {
+                address: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Letter"][];
+                };
+            };
+        };
+    };
+    raw: {
+        parameters: {
+            query: {
+                address: string;
+                folder: string;
+                uid: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Written"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+}

@@ -16,7 +16,7 @@ final class PeopleKinds {
             "A thank you from us", "Bench in memory of my aunt", "Bee hotel on the south wall", "Is the café open too?",
             "Question about the map", "A complaint about the car park", "Film crew next spring?", "Wheelchair at the gate",
             "Choir in the palm house", "Old postcards of the garden", "Dogs on the long walk", "Recipe from the herb day",
-            "Gift cards by post", "Picture for our parish paper", "Study of mosses", "Night walk with bats");
+            "Gift cards by post", "Picture for our parish paper", "Study of mosses", "Night walk with bats", "A guided visit for our choir?", "Guided visits in winter");
 
     private final Random random;
 
@@ -49,7 +49,8 @@ final class PeopleKinds {
                 "Term dates",
                 "Demande de visite — guided visit in English"));
         String text = "Dear visits desk,\n\nwe would like to come with " + pupils + " pupils on " + on
-                + ". Please tell us what the guided visit costs and where the coach may stop.\n\nWith thanks\n" + writer.name()
+                + ". Please tell us " + Person.pick(random, List.of("what the guided visit costs", "what it costs", "when the café opens"))
+                + " and where the coach may stop.\n\nWith thanks\n" + writer.name()
                 + "\n-- \n" + domain;
         Draft draft = Draft.plain("school-visit", writer, subject, text);
         return random.nextInt(3) == 0 ? draft.in(Draft.Form.ALTERNATIVE) : draft;

@@ -21,7 +21,7 @@ import org.springframework.stereotype.Component;
 @Component
 class EvidenceRows {
     private static final int MAX_LIMIT = 200;
-    private static final int BEFORE = 30;
+    private static final int BEFORE = 14;
     private static final int AFTER = 90;
 
     private final Messages messages;

@@ -1,15 +1,20 @@
 package app.jubek.server.platform;
 
 import app.jubek.formats.rulebook.FormatException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Every refusal as problem details (RFC 9457), in words a person can act on. */
@@ -44,6 +49,14 @@ class ProblemResponses extends ResponseEntityExceptionHandler {
         LOG.warn("the database did not answer: {}", failed.toString());
         return refused(Refused.unavailable(
                 "The database does not answer just now. Nothing was changed; try again in a moment."));
+    }
+
+    /** Somebody went away before the answer was there: nothing to say, and to nobody. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotWritable(
+            HttpMessageNotWritableException gone, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        LOG.debug("an answer could not be written: {}", gone.toString());
+        return null;
     }
 
     @ExceptionHandler

@@ -1,0 +1,74 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Problem, problemText } from '../api/problem';
+import { Incoming } from '../features/incoming';
+import { MailboxInHand } from '../features/mailbox';
+import { Outside } from '../features/outside';
+import { Records } from '../features/records';
+import { Course } from '../features/rules';
+import { SignIn, useSession } from '../features/session';
+import { Workbench } from '../features/workbench';
+import { Empty, Loading, Trouble } from '../ui/States';
+import { Shell } from './Shell';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (times, failed) => failed instanceof Problem && failed.status === 0 && times < 2,
+      refetchOnWindowFocus: false,
+    },
+    mutations: {
+      onError: (failed) => {
+        if (failed instanceof Problem && failed.status === 401) {
+          void queries.invalidateQueries({ queryKey: ['session'] });
+        }
+      },
+    },
+  },
+});
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <Door />
+      </BrowserRouter>
+    </QueryClientProvider>
+  );
+}
+
+function Door() {
+  const session = useSession();
+  if (session.isPending) {
+    return <Loading what="Opening Jubek" />;
+  }
+  if (session.isError) {
+    return (
+      <div className="p-6">
+        <Trouble text={problemText(session.error)} onRetry={() => void session.refetch()} />
+      </div>
+    );
+  }
+  const { name, mailboxes, demo } = session.data;
+  const mailbox = mailboxes[0];
+  if (name === undefined) {
+    return <SignIn demo={demo} />;
+  }
+  if (mailbox === undefined) {
+    return <Empty>You may see no mailbox yet. Name one in the settings and start Jubek again.</Empty>;
+  }
+  return (
+    <MailboxInHand value={mailbox.id}>
+      <Routes>
+        <Route element={<Shell name={name} demo={demo} />}>
+          <Route path="/incoming/:message?" element={<Incoming />} />
+          <Route path="/rules" element={<Course />} />
+          <Route path="/rules/:rule" element={<Workbench />} />
+          <Route path="/records" element={<Records />} />
+          {demo && <Route path="/outside" element={<Outside />} />}
+          <Route path="*" element={<Navigate to="/incoming" replace />} />
+        </Route>
+      </Routes>
+    </MailboxInHand>
+  );
+}

@@ -1,0 +1,28 @@
+import { useMemo, useState } from 'react';
+import { Outlet, useMatch } from 'react-router';
+import { Done, type DoneLine } from '../features/mailbox';
+import { useRegions } from '../ui/regions';
+import { Places, PlacesBelow } from './Places';
+import { TopStrip } from './TopStrip';
+
+/** The frame: the strip on top, the places on the left, the place in hand. */
+export function Shell({ name, demo }: { name: string; demo: boolean }) {
+  const [line, setLine] = useState<DoneLine>();
+  const inWorkbench = useMatch('/rules/:rule') !== null;
+  const done = useMemo(() => ({ line, tell: setLine }), [line]);
+  useRegions();
+  return (
+    <Done value={done}>
+      <div className="flex h-full flex-col">
+        <TopStrip name={name} demo={demo} />
+        <div className="flex min-h-0 grow">
+          <Places demo={demo} folded={inWorkbench} />
+          <main className="min-h-0 min-w-0 grow">
+            <Outlet />
+          </main>
+        </div>
+        <PlacesBelow demo={demo} />
+      </div>
+    </Done>
+  );
+}

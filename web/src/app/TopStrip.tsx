@@ -1,0 +1,112 @@
+import { counted } from '../lib/numbers';
+import { Menu } from '../ui/Menu';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import {
+  setEvidenceDays,
+  useDone,
+  useEvidenceDays,
+  useEvidenceSize,
+  useMailbox,
+  watchingInWords,
+  WINDOWS,
+} from '../features/mailbox';
+import { useSignOut } from '../features/session';
+import { useDemoClock } from '../features/outside';
+import { JumpBox } from './JumpBox';
+
+export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
+  const mailbox = useMailbox();
+  const days = useEvidenceDays();
+  const size = useEvidenceSize();
+  const signOut = useSignOut();
+  const watching = mailbox.data && watchingInWords(mailbox.data);
+  return (
+    <header data-region aria-label="Mailbox in hand" className="shrink-0">
+      <div className="h-1 bg-lake" />
+      <div className="flex h-11 items-center gap-3.5 border-b border-line bg-sheet px-4">
+        <span className="font-wordmark text-[21px] leading-none font-semibold tracking-tight text-moss">
+          Jubek
+        </span>
+        {mailbox.data && (
+          <span className="flex h-[26px] min-w-0 items-center gap-1.5 rounded border border-lake px-2 font-semibold text-lake">
+            <span className="size-2 shrink-0 rounded-xs bg-lake" />
+            <span className="truncate">{mailbox.data.address}</span>
+          </span>
+        )}
+        <span className="hidden min-[760px]:block">
+          <Choice
+            label="evidence window"
+            value={String(days)}
+            options={WINDOWS.map((w) => ({
+              value: String(w),
+              text: `last ${w} days${w === days && size.data ? ` · ${counted(size.data, 'message')}` : ''}`,
+            }))}
+            onChoose={(chosen) => setEvidenceDays(Number(chosen))}
+            className="h-[26px] border border-line2 !bg-sheet text-sm !font-normal text-ink2"
+          />
+        </span>
+        <span className="grow" />
+        <JumpBox demo={demo} />
+        {demo && <ClockNote />}
+        {watching && (
+          <span
+            role="status"
+            className={`hidden max-w-[420px] truncate text-sm min-[700px]:block ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'}`}
+            title={watching.text}
+          >
+            {watching.text}
+          </span>
+        )}
+        <Menu
+          trigger={
+            <button
+              type="button"
+              className="h-[26px] rounded border border-line2 px-2 text-sm whitespace-nowrap"
+            >
+              {name}
+            </button>
+          }
+          items={[{ text: 'Sign out', onSelect: () => signOut.mutate() }]}
+        />
+      </div>
+      {watching?.trouble && (
+        <p role="alert" className="border-b border-line bg-clay-soft px-4 py-1.5 text-clay">
+          {watching.text}
+        </p>
+      )}
+      <DoneStrip />
+    </header>
+  );
+}
+
+/** Says that the clock is the demo's, when it has been moved. */
+function ClockNote() {
+  const clock = useDemoClock();
+  return clock.data && clock.data.offsetSeconds !== 0 ? (
+    <span className="hidden text-sm whitespace-nowrap text-clay min-[900px]:block">
+      the demo’s clock is moved
+    </span>
+  ) : null;
+}
+
+function DoneStrip() {
+  const { line, tell } = useDone();
+  return (
+    <div role="status">
+      {line && (
+        <div className="flex items-center gap-3 border-b border-line bg-moss-soft px-4 py-1">
+          <span className="grow">{line.text}</span>
+          {line.takeBack && (
+            <Button small look="quiet" onClick={line.takeBack}>
+              take back
+            </Button>
+          )}
+          <Button small look="quiet" aria-label="Close this line" onClick={() => tell(undefined)}>
+            ×
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,15 @@
+export interface Place {
+  path: string;
+  name: string;
+}
+
+export const PLACES: Place[][] = [
+  [
+    { path: '/incoming', name: 'Incoming' },
+    { path: '/rules', name: 'Rules' },
+  ],
+  [{ path: '/records', name: 'Records' }],
+];
+
+/** Only in the demo. */
+export const OUTSIDE: Place = { path: '/outside', name: 'Outside' };

@@ -1,0 +1,3 @@
+export { Incoming } from './parts/Incoming';
+export { MessageSheet } from './parts/MessageSheet';
+export { stateInWords } from './model';

@@ -1,0 +1,157 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { problemText } from '../../../api/problem';
+import type { Schemas } from '../../../api/client';
+import { dayAndTime } from '../../../lib/dates';
+import { Button } from '../../../ui/Button';
+import { Glyph } from '../../../ui/glyphs';
+import { Sheet } from '../../../ui/Sheet';
+import { Loading, Trouble } from '../../../ui/States';
+import { useMailboxId } from '../../mailbox';
+import { stateInWords } from '../model';
+import { useMessage } from '../queries';
+
+export function MessageSheet({ id, onClose }: { id: number | undefined; onClose: () => void }) {
+  const message = useMessage(id);
+  return (
+    <Sheet
+      title={message.data?.line.subject || (message.isPending ? 'Message' : '(no subject)')}
+      open={id !== undefined}
+      onClose={onClose}
+    >
+      {message.isPending && <Loading what="Fetching the message" />}
+      {message.isError && (
+        <Trouble text={problemText(message.error)} onRetry={() => void message.refetch()} />
+      )}
+      {message.data && <Opened view={message.data} />}
+    </Sheet>
+  );
+}
+
+function Opened({ view }: { view: Schemas['MessageView'] }) {
+  const navigate = useNavigate();
+  const writer = view.from[0];
+  return (
+    <div className="grid gap-4">
+      <div className="flex items-start gap-3">
+        <dl className="grid grow grid-cols-[56px_1fr] gap-x-2 text-sm">
+          <People label="from" people={view.from} />
+          <People label="to" people={view.to} />
+          <People label="copy" people={view.cc} />
+          <dt className="text-ink2">came</dt>
+          <dd>
+            {dayAndTime(view.line.received)} · sent by {view.sentBy.join(', ')}
+          </dd>
+        </dl>
+        {writer && (
+          <Button
+            look="go"
+            onClick={() =>
+              void navigate(`/rules/new?from=${encodeURIComponent(writer.address)}&example=${view.line.id}`)
+            }
+          >
+            Start a rule
+          </Button>
+        )}
+      </div>
+      {view.line.notes.length > 0 && (
+        <ul className="rounded border border-dashed border-clay px-3 py-2 text-sm text-clay">
+          {view.line.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+        </ul>
+      )}
+      <WhatHappened view={view} />
+      <Body view={view} />
+      {view.attachments.length > 0 && (
+        <ul className="text-sm text-ink2">
+          {view.attachments.map((file, i) => (
+            <li key={i}>
+              attached: <b className="text-ink">{file.name || file.mediaType}</b> ·{' '}
+              {Math.ceil(file.octets / 1024)} KB
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function People({ label, people }: { label: string; people: { name: string; address: string }[] }) {
+  if (people.length === 0) {
+    return null;
+  }
+  return (
+    <>
+      <dt className="text-ink2">{label}</dt>
+      <dd className="min-w-0 break-words">
+        {people.map((p) => (p.name ? `${p.name} <${p.address}>` : p.address)).join(', ')}
+      </dd>
+    </>
+  );
+}
+
+function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
+  if (!view.decision) {
+    return (
+      <p className="rounded bg-ground px-3 py-2 text-sm text-ink2">
+        {view.line.standing === 'PAST'
+          ? 'This is past mail: it was read as evidence, and nothing was done with it.'
+          : 'This message could not be taken in. It lies untouched in the mailbox.'}
+      </p>
+    );
+  }
+  return (
+    <section aria-label="What happened and why" className="rounded bg-ground px-3 py-2">
+      <h3 className="font-bold">What happened and why</h3>
+      <ul className="mt-1">
+        {view.steps.map((step) => (
+          <li key={step.id} className="flex items-start gap-2 py-0.5">
+            <Glyph of={step.kind} />
+            <span>
+              {step.words} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
+              {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
+            </span>
+          </li>
+        ))}
+        {view.steps.length === 0 && <li className="text-ink2">Nothing: no rule took it.</li>}
+      </ul>
+      <ol className="mt-2 border-t border-line pt-2 text-sm text-ink2">
+        {view.decision.rules.map((line, i) => (
+          <li key={line.rule} className={line.picked ? 'text-ink' : ''}>
+            {i + 1}. “{line.name}”: {line.words}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1 text-sm text-ink2">
+        {view.decision.staysInInbox ? 'It stays in the inbox.' : 'It leaves the inbox.'}
+      </p>
+    </section>
+  );
+}
+
+function Body({ view }: { view: Schemas['MessageView'] }) {
+  const mailbox = useMailboxId();
+  const [asHtml, setAsHtml] = useState(false);
+  return (
+    <div>
+      {view.hasHtml && (
+        <Button small className="mb-2" onClick={() => setAsHtml(!asHtml)}>
+          {asHtml ? 'show its text' : 'show it as it was laid out'}
+        </Button>
+      )}
+      {asHtml ? (
+        <iframe
+          title="The message as it was laid out"
+          sandbox=""
+          src={`/api/mailboxes/${mailbox}/messages/${view.line.id}/html`}
+          className="h-80 w-full rounded border border-line bg-sheet"
+        />
+      ) : (
+        <div className="break-words whitespace-pre-wrap">
+          {view.texts.join('\n\n') || 'This message has no text.'}
+        </div>
+      )}
+    </div>
+  );
+}

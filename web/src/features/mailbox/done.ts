@@ -1,0 +1,18 @@
+import { createContext, useContext } from 'react';
+
+export interface DoneLine {
+  text: string;
+  takeBack?: () => void;
+}
+
+interface DoneStore {
+  line: DoneLine | undefined;
+  tell: (line: DoneLine | undefined) => void;
+}
+
+/** What was just done, for the line in the top strip. */
+export const Done = createContext<DoneStore>({ line: undefined, tell: () => {} });
+
+export function useDone(): DoneStore {
+  return useContext(Done);
+}

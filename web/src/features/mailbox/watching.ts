@@ -1,0 +1,28 @@
+import type { Schemas } from '../../api/client';
+import { dayAndTime, timeOfDay } from '../../lib/dates';
+import { count } from '../../lib/numbers';
+
+interface State {
+  text: string;
+  trouble: boolean;
+}
+
+/** The watcher's state in plain words, with the last good time when something is wrong. */
+export function watchingInWords(mailbox: Schemas['MailboxView']): State {
+  if (mailbox.warning) {
+    return { text: mailbox.warning, trouble: true };
+  }
+  if (mailbox.watching === 'STARTING') {
+    return { text: 'connecting …', trouble: false };
+  }
+  if (mailbox.watching !== 'WATCHING') {
+    const last = mailbox.lastContact ? ` Last heard from it ${dayAndTime(mailbox.lastContact)}.` : '';
+    return { text: `${mailbox.watchingDetail}${last}`, trouble: true };
+  }
+  const reading = mailbox.firstReading;
+  if (reading && !reading.finished) {
+    return { text: `reading past mail: ${count(reading.done)} of ${count(reading.total)}`, trouble: false };
+  }
+  const last = mailbox.lastMessageAt ? ` · last message ${timeOfDay(mailbox.lastMessageAt)}` : '';
+  return { text: `watching${last}`, trouble: false };
+}

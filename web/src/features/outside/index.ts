@@ -1,0 +1,2 @@
+export { Outside } from './parts/Outside';
+export { useDemoClock } from './queries';

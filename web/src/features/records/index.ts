@@ -1,0 +1,1 @@
+export { Records } from './parts/Records';

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Schemas } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { dayAndTime } from '../../../lib/dates';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Glyph } from '../../../ui/glyphs';
+import { Empty, Loading, Trouble } from '../../../ui/States';
+import { stateInWords } from '../../incoming';
+import { useAct, useRecords, type Act, type State } from '../queries';
+
+const VIEWS: { key: string; text: string; states: State[] }[] = [
+  { key: 'all', text: 'All', states: [] },
+  { key: 'done', text: 'Done', states: ['SENT'] },
+  { key: 'needs', text: 'Needs a person', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
+  { key: 'back', text: 'Kept back', states: ['WITHHELD', 'DROPPED'] },
+];
+
+const ACTS: Record<Act, string> = { LET_GO: 'let go', TRY_AGAIN: 'try again', DROP: 'drop' };
+
+export function Records() {
+  const [view, setView] = useState(VIEWS[0]);
+  const [search, setSearch] = useSearchParams();
+  const records = useRecords(view?.states ?? []);
+  const act = useAct();
+  const rule = search.get('rule');
+  const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
+  return (
+    <section data-region aria-label="Records" className="flex h-full min-h-0 flex-col">
+      <div className="flex flex-wrap items-center gap-3 px-4 pt-3.5 pb-2.5">
+        <h1 className="text-lg font-bold">Records</h1>
+        <div
+          role="group"
+          aria-label="Which records"
+          className="flex overflow-hidden rounded border border-line2 bg-sheet"
+        >
+          {VIEWS.map((one) => (
+            <button
+              key={one.key}
+              type="button"
+              aria-pressed={one === view}
+              className={`px-3 py-1 text-sm ${one === view ? 'bg-ink font-semibold text-sheet' : ''}`}
+              onClick={() => setView(one)}
+            >
+              {one.text}
+            </button>
+          ))}
+        </div>
+        <span className="text-sm text-ink2">everything done in your name, newest first</span>
+        {rule !== null && (
+          <Button small onClick={() => setSearch({})}>
+            of one rule · show all
+          </Button>
+        )}
+      </div>
+      {(records.isError || act.isError) && (
+        <div className="px-4 pb-2">
+          <Trouble text={problemText(records.error ?? act.error)} onRetry={() => void records.refetch()} />
+        </div>
+      )}
+      <div
+        className="min-h-0 grow overflow-auto border-t border-line bg-sheet"
+        tabIndex={0}
+        role="region"
+        aria-label="The records"
+      >
+        {records.isPending && <Loading what="Fetching the records" />}
+        {records.data && shown.length === 0 && (
+          <Empty>
+            {view?.key === 'all'
+              ? 'Nothing was done yet. When a rule that is on takes a new message, it stands here with the reason.'
+              : 'Nothing of this sort.'}
+          </Empty>
+        )}
+        {shown.length > 0 && (
+          <table className="w-full table-fixed text-left">
+            <caption className="sr-only">{counted(shown.length, 'record')}</caption>
+            <thead className="text-[12.5px] text-ink2">
+              <tr>
+                <th className="w-[124px] py-1 pl-4 font-normal">when</th>
+                <th className="w-[30%] font-normal">message</th>
+                <th className="w-[22%] font-normal">rule</th>
+                <th className="font-normal">what, and why</th>
+                <th className="w-[150px] font-normal">
+                  <span className="sr-only">what you can do</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {shown.map((record) => (
+                <Row
+                  key={record.step.id}
+                  record={record}
+                  busy={act.isPending}
+                  onAct={(chosen) => act.mutate({ step: record.step.id, act: chosen })}
+                />
+              ))}
+            </tbody>
+          </table>
+        )}
+      </div>
+    </section>
+  );
+}
+
+interface RowProps {
+  record: Schemas['RecordView'];
+  busy: boolean;
+  onAct: (act: Act) => void;
+}
+
+function Row({ record: { step, message }, busy, onAct }: RowProps) {
+  const needsPerson = ['HELD', 'FAILED', 'UNCERTAIN'].includes(step.state);
+  return (
+    <tr className="border-t border-line align-top">
+      <td className="py-1.5 pl-4 text-sm text-ink2">{dayAndTime(step.plannedAt)}</td>
+      <td className="truncate py-1.5 pr-3">
+        <Link className="font-semibold hover:underline" to={`/incoming/${message.id}`}>
+          {message.subject || '(no subject)'}
+        </Link>
+        <span className="block truncate text-sm text-ink2">{message.sender}</span>
+      </td>
+      <td className="truncate py-1.5 pr-3">
+        <Link className="hover:underline" to={`/rules/${step.rule}`}>
+          {step.ruleName}
+        </Link>
+        <span className="block text-sm text-ink2">version {step.ruleVersion}</span>
+      </td>
+      <td className="py-1.5 pr-3">
+        <span className="flex items-start gap-1.5">
+          <span className="mt-0.5">
+            <Glyph of={step.state === 'HELD' ? 'HELD' : step.kind} />
+          </span>
+          <span className="min-w-0 break-words">
+            {step.words} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
+            {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
+          </span>
+        </span>
+      </td>
+      <td className="py-1.5 pr-4 text-right whitespace-nowrap">
+        {step.acts.map((one) => (
+          <Button key={one} small look="quiet" disabled={busy} onClick={() => onAct(one)}>
+            {ACTS[one]}
+          </Button>
+        ))}
+      </td>
+    </tr>
+  );
+}

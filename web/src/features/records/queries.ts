@@ -1,0 +1,34 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schemas } from '../../api/client';
+import { useMailboxId } from '../mailbox';
+
+export type State = Schemas['StepView']['state'];
+export type Act = Schemas['StepView']['acts'][number];
+
+export function useRecords(states: State[]) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['records', mailbox, states],
+    refetchInterval: 3000,
+    queryFn: () =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/records', {
+          params: { path: { mailbox }, query: { states } },
+          querySerializer: (query) =>
+            new URLSearchParams({ states: (query.states ?? []).join(',') }).toString(),
+        }),
+      ),
+  });
+}
+
+export function useAct() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ step, act }: { step: string; act: Act }) =>
+      taken(
+        api.POST('/api/mailboxes/{mailbox}/steps/{step}/{act}', { params: { path: { mailbox, step, act } } }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['records', mailbox] }),
+  });
+}

@@ -1,0 +1,49 @@
+import type { Schemas } from '../../api/client';
+import type { Happening } from '../../ui/glyphs';
+
+export type Rule = Schemas['Rule'];
+export type RuleBook = Schemas['RuleBook'];
+
+export function withRules(book: RuleBook, rules: Rule[]): RuleBook {
+  return { ...book, rules };
+}
+
+/** The rules with one moved to another order. */
+export function moved(rules: Rule[], from: number, to: number): Rule[] {
+  const rest = [...rules];
+  const [rule] = rest.splice(from, 1);
+  if (rule) {
+    rest.splice(Math.max(0, Math.min(to, rest.length)), 0, rule);
+  }
+  return rest;
+}
+
+export function switched(rules: Rule[], id: string, on: boolean): Rule[] {
+  return rules.map((rule) => (rule.id === id ? { ...rule, on } : rule));
+}
+
+/** The kinds of step of a rule, each once, in order. */
+export function happenings(rule: Rule): Happening[] {
+  const kinds = rule.does.map((step) => step.do.toUpperCase() as Happening);
+  return [...new Set(kinds)];
+}
+
+export interface StreamPart {
+  rule: string;
+  left: number;
+  taken: number;
+  ends: boolean;
+  kind: Happening | undefined;
+}
+
+/** How much mail is still flowing at each rule, out of all of the window. */
+export function stream(rules: Rule[], window: number, picked: Map<string, number>): StreamPart[] {
+  let left = window;
+  return rules.map((rule) => {
+    const taken = rule.on ? (picked.get(rule.id) ?? 0) : 0;
+    const ends = rule.on && rule.ending === 'ends here';
+    const part = { rule: rule.id, left, taken, ends, kind: happenings(rule)[0] };
+    left -= ends ? taken : 0;
+    return part;
+  });
+}

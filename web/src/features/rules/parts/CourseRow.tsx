@@ -1,0 +1,81 @@
+import { useRef, type KeyboardEvent } from 'react';
+import { count } from '../../../lib/numbers';
+import { Glyph } from '../../../ui/glyphs';
+import { Toggle } from '../../../ui/Toggle';
+import { happenings, type Rule } from '../model';
+
+interface Props {
+  rule: Rule;
+  order: number;
+  sentence: string;
+  picked: number | undefined;
+  selected: boolean;
+  onSelect: () => void;
+  onOpen: () => void;
+  onSwitch: (on: boolean) => void;
+  onMove: (by: number) => void;
+}
+
+export function CourseRow(props: Props) {
+  const { rule, order, selected } = props;
+  const row = useRef<HTMLDivElement>(null);
+  const onKey = (event: KeyboardEvent) => {
+    if (event.target !== row.current) {
+      return;
+    }
+    const act: Record<string, () => void> = {
+      ' ': () => props.onSwitch(!rule.on),
+      Enter: props.onOpen,
+      ArrowUp: () => (event.altKey ? props.onMove(-1) : focusSibling(row.current, 'previous')),
+      ArrowDown: () => (event.altKey ? props.onMove(1) : focusSibling(row.current, 'next')),
+    };
+    const found = act[event.key];
+    if (found) {
+      event.preventDefault();
+      found();
+    }
+  };
+  return (
+    <div
+      ref={row}
+      role="row"
+      aria-selected={selected}
+      aria-label={`${order}, ${rule.name}, ${rule.on ? 'on' : 'paused'}`}
+      tabIndex={0}
+      onFocus={props.onSelect}
+      onClick={props.onSelect}
+      onDoubleClick={props.onOpen}
+      onKeyDown={onKey}
+      className={`grid h-[52px] cursor-default grid-cols-[20px_minmax(0,1fr)_64px_56px_148px] items-center gap-2.5 border-b border-line px-2.5 ${
+        selected ? 'rounded-md border-transparent bg-sheet ring-[1.5px] ring-moss' : ''
+      }`}
+    >
+      <span role="gridcell" className="font-semibold text-ink2">
+        {order}
+      </span>
+      <span role="gridcell" className="min-w-0">
+        <span className="block truncate font-semibold">{rule.name}</span>
+        <span className="block truncate text-sm text-ink2">{props.sentence}</span>
+      </span>
+      <span role="gridcell" className="flex gap-1">
+        {happenings(rule).map((kind) => (
+          <Glyph key={kind} of={kind} />
+        ))}
+      </span>
+      <span role="gridcell" className="figures text-right font-semibold">
+        {props.picked === undefined ? '' : count(props.picked)}
+      </span>
+      <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
+        <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={props.onSwitch} />
+        {rule.on ? (rule.ending === 'ends here' ? 'on · ends here' : 'on') : 'paused'}
+      </span>
+    </div>
+  );
+}
+
+function focusSibling(row: HTMLElement | null, which: 'previous' | 'next'): void {
+  const sibling = which === 'next' ? row?.nextElementSibling : row?.previousElementSibling;
+  if (sibling instanceof HTMLElement) {
+    sibling.focus();
+  }
+}

@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Button } from '../../../ui/Button';
+import { Glyph } from '../../../ui/glyphs';
+import { Question } from '../../../ui/Question';
+import type { Happening } from '../../../ui/glyphs';
+import type { Rule } from '../model';
+
+interface Props {
+  rule: Rule;
+  sentence: string;
+  onOpen: () => void;
+  onSwitch: (on: boolean) => void;
+  onRemove: () => void;
+}
+
+export function RuleAside({ rule, sentence, onOpen, onSwitch, onRemove }: Props) {
+  const [asked, setAsked] = useState(false);
+  return (
+    <aside
+      data-region
+      aria-label="The selected rule"
+      className="hidden w-[340px] shrink-0 overflow-auto border-l border-line bg-sheet px-4 py-3.5 min-[1100px]:block"
+    >
+      <h2 className="text-lg font-bold">{rule.name}</h2>
+      <p className="mt-1 text-ink2">{sentence}</p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button small look="go" onClick={onOpen}>
+          Open
+        </Button>
+        <Button small onClick={() => onSwitch(!rule.on)}>
+          {rule.on ? 'Pause' : 'Switch on'}
+        </Button>
+        <Button small look="quiet" onClick={() => setAsked(true)}>
+          Remove …
+        </Button>
+      </div>
+      <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>
+      <ul>
+        {rule.does.map((step, i) => (
+          <li key={i} className="flex items-start gap-2 border-t border-line py-1.5">
+            <Glyph of={step.do.toUpperCase() as Happening} />
+            <span>{stepInWords(step)}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-4 text-sm text-ink2">
+        What it did stands in{' '}
+        <Link className="font-semibold text-moss" to={`/records?rule=${rule.id}`}>
+          Records
+        </Link>
+        .
+      </p>
+      <Question
+        open={asked}
+        title={`Remove “${rule.name}”?`}
+        yes="Remove it"
+        onNo={() => setAsked(false)}
+        onYes={onRemove}
+      >
+        What it did stays in Records. You can take this back right after.
+      </Question>
+    </aside>
+  );
+}
+
+function stepInWords(step: Rule['does'][number]): string {
+  switch (step.do) {
+    case 'forward':
+      return `forward to ${step.to.join(', ')}`;
+    case 'redirect':
+      return `redirect to ${step.to.join(', ')}`;
+    case 'reply':
+      return `reply: “${step.subject || 'Auto: …'}”, once per writer in ${step.oncePerDays ?? 7} days`;
+    case 'file':
+      return `file in ${step.folder}`;
+    case 'mark':
+      return `mark ${step.flags.map((flag) => (flag === '\\Seen' ? 'read' : 'flagged')).join(' and ')}`;
+  }
+}

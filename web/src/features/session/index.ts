@@ -1,0 +1,2 @@
+export { SignIn } from './parts/SignIn';
+export { useSession, useSignOut } from './queries';

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { count } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Question } from '../../../ui/Question';
+import { item, type Draft } from '../model';
+import { emptyTest } from './CriterionCard';
+
+interface Props {
+  draft: Draft;
+  window: number | undefined;
+  onChange: (draft: Draft) => void;
+}
+
+/** A rule for every message: a choice of its own, with a yes that states what it means. */
+export function EveryMessage({ draft, window, onChange }: Props) {
+  const [asked, setAsked] = useState(false);
+  if (draft.everything) {
+    return (
+      <div className="grow">
+        <p className="mb-1">Every message, without any criterion.</p>
+        <Button
+          small
+          onClick={() => onChange({ ...draft, everything: false, picksOut: [item(emptyTest('words'))] })}
+        >
+          Use criteria instead
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <>
+      <Button small look="quiet" onClick={() => setAsked(true)}>
+        every message …
+      </Button>
+      <Question
+        open={asked}
+        title="Really every message?"
+        yes="Yes, every message"
+        onNo={() => setAsked(false)}
+        onYes={() => {
+          setAsked(false);
+          onChange({ ...draft, everything: true, picksOut: [] });
+        }}
+      >
+        This rule would pick out everything that comes in
+        {window === undefined ? '.' : `: ${count(window)} messages of the evidence.`}
+      </Question>
+    </>
+  );
+}

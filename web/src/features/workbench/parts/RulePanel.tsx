@@ -1,0 +1,243 @@
+import { Accordion } from 'radix-ui';
+import { useState } from 'react';
+import type { Schemas } from '../../../api/client';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Glyph, type Happening } from '../../../ui/glyphs';
+import { Menu } from '../../../ui/Menu';
+import { item, presetEnding, type Asked, type Draft, type Item, type Step } from '../model';
+import type { Evidence } from '../queries';
+import { CriterionCard, emptyTest } from './CriterionCard';
+import { EveryMessage } from './EveryMessage';
+import { Part } from './Part';
+import { StepCard } from './StepCard';
+import { WhatTheySee } from './WhatTheySee';
+import { criteriaInBrief, picksOutInBrief, stepInBrief } from '../summary';
+
+interface Props {
+  draft: Draft;
+  asked: Asked | undefined;
+  evidence: Evidence | undefined;
+  faults: { path: string; message: string }[];
+  mailbox: Schemas['MailboxView'];
+  rules: number;
+  onChange: (draft: Draft) => void;
+}
+
+const NEW_STEPS: { text: string; step: Step }[] = [
+  { text: 'forward it: a new message from you', step: { do: 'forward', to: [] } },
+  { text: 'redirect it: the same message, untouched', step: { do: 'redirect', to: [] } },
+  { text: 'reply to its writer', step: { do: 'reply', subject: '', text: '', oncePerDays: 7 } },
+  { text: 'file it in a folder', step: { do: 'file', folder: '' } },
+  { text: 'mark it', step: { do: 'mark', flags: ['\\Seen'] } },
+];
+
+export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onChange }: Props) {
+  const [open, setOpen] = useState('picks');
+  const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
+  const setDoes = (does: Step[]) => {
+    const byItself = draft.ending === presetEnding(draft.does);
+    onChange({ ...draft, does, ending: byItself ? presetEnding(does) : draft.ending });
+  };
+  const meet = evidence
+    ? evidence.counts.picked + evidence.counts.leftOut + evidence.counts.takenEarlier
+    : undefined;
+  return (
+    <section data-region aria-label="The rule" className="flex h-full min-h-0 flex-col bg-sheet">
+      <div className="px-4 pt-3 pb-2.5">
+        <input
+          aria-label="Name of the rule"
+          className="w-full rounded border border-transparent text-xl font-bold placeholder:font-normal hover:border-line2"
+          placeholder={asked ? asked.rule.name : 'a name for this rule'}
+          value={draft.name}
+          maxLength={200}
+          onChange={(e) => onChange({ ...draft, name: e.target.value })}
+        />
+        <p className="mt-0.5 text-[13.5px] text-ink2">
+          {asked && evidence
+            ? evidence.readBack
+            : 'It reads back here, in one plain line, once it picks something out.'}
+        </p>
+      </div>
+      <Accordion.Root
+        type="single"
+        value={open}
+        onValueChange={(now) => now && setOpen(now)}
+        className="min-h-0 grow overflow-auto"
+      >
+        <Part
+          value="picks"
+          title="Picks out"
+          closed={picksOutInBrief(draft)}
+          aside={
+            meet === undefined
+              ? ''
+              : `${counted(meet, 'message')} of ${evidence?.window.toLocaleString('en-GB')}`
+          }
+        >
+          {!draft.everything && draft.picksOut.length > 1 && (
+            <div className="mb-2 text-sm text-ink2">
+              mail that meets{' '}
+              <Choice
+                label="all or any"
+                value={draft.how}
+                options={[
+                  { value: 'all', text: 'all of these' },
+                  { value: 'any', text: 'any of these' },
+                ]}
+                onChoose={(how) => onChange({ ...draft, how })}
+              />
+            </div>
+          )}
+          <Items
+            items={draft.picksOut}
+            sent={asked?.picked ?? []}
+            figures={evidence?.picksOut ?? []}
+            faults={faults}
+            at={`/picksOut/${draft.how}`}
+            effect={draft.how === 'all' ? 'removes' : 'adds'}
+            onChange={(items) => setItems('picksOut', items)}
+          />
+          <div className="flex items-center gap-2">
+            {!draft.everything && (
+              <Button
+                small
+                look="quiet"
+                onClick={() => setItems('picksOut', [...draft.picksOut, item(emptyTest('words'))])}
+              >
+                + another criterion
+              </Button>
+            )}
+            <EveryMessage draft={draft} onChange={onChange} window={evidence?.window} />
+          </div>
+        </Part>
+        <Part
+          value="leaves"
+          title="Leaves out"
+          closed={criteriaInBrief(draft.leavesOut) || 'nothing'}
+          aside={evidence ? `spares ${evidence.counts.leftOut}` : ''}
+        >
+          <Items
+            items={draft.leavesOut}
+            sent={asked?.left ?? []}
+            figures={evidence?.leavesOut ?? []}
+            faults={faults}
+            at="/leavesOut/any"
+            effect="spares"
+            onChange={(items) => setItems('leavesOut', items)}
+          />
+          <Button
+            small
+            look="quiet"
+            onClick={() => setItems('leavesOut', [...draft.leavesOut, item(emptyTest('words'))])}
+          >
+            + an exception
+          </Button>
+        </Part>
+        <Part
+          value="does"
+          title="Does"
+          aside=""
+          closed={<DoesInBrief does={draft.does} />}
+          below={
+            open !== 'does' &&
+            draft.does.map((step, i) => (
+              <div key={i} className="pr-4 pb-1 pl-10 empty:hidden">
+                <WhatTheySee step={step} ownAddress={mailbox.address} />
+              </div>
+            ))
+          }
+        >
+          {draft.does.map((step, i) => (
+            <StepCard
+              key={i}
+              step={step}
+              ownAddress={mailbox.address}
+              ownDomains={mailbox.ownDomains}
+              onChange={(changed) => setDoes(draft.does.map((s, at) => (at === i ? changed : s)))}
+              onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
+            />
+          ))}
+          <Menu
+            trigger={
+              <Button small look="quiet">
+                + {draft.does.length === 0 ? 'what it does' : 'another step'}
+              </Button>
+            }
+            items={NEW_STEPS.map(({ text, step }) => ({
+              text,
+              onSelect: () => setDoes([...draft.does, step]),
+            }))}
+          />
+        </Part>
+      </Accordion.Root>
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2 text-sm text-ink2">
+        <span>
+          Active <b className="text-ink">always</b>
+        </span>
+        <span>
+          Order{' '}
+          <Choice
+            label="order"
+            value={String(draft.order)}
+            options={Array.from({ length: rules }, (_, i) => ({ value: String(i), text: String(i + 1) }))}
+            onChoose={(order) => onChange({ ...draft, order: Number(order) })}
+          />
+        </span>
+        <Choice
+          label="later rules"
+          value={draft.ending}
+          options={[
+            { value: 'goes on', text: 'later rules go on' },
+            { value: 'ends here', text: 'ends here' },
+          ]}
+          onChoose={(ending) => onChange({ ...draft, ending })}
+        />
+      </div>
+    </section>
+  );
+}
+
+function DoesInBrief({ does }: { does: Step[] }) {
+  if (does.length === 0) {
+    return 'nothing yet';
+  }
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      {does.map((step, i) => (
+        <span key={i} className="inline-flex items-center gap-1">
+          {i > 0 && 'then '}
+          <Glyph of={step.do.toUpperCase() as Happening} /> {stepInBrief(step)}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+interface ItemsProps {
+  items: Item[];
+  sent: Item[];
+  figures: Schemas['CriterionFigures'][];
+  faults: { path: string; message: string }[];
+  at: string;
+  effect: string;
+  onChange: (items: Item[]) => void;
+}
+
+function Items({ items, sent, figures, faults, at, effect, onChange }: ItemsProps) {
+  return items.map((one, i) => {
+    const index = sent.findIndex((s) => s.key === one.key);
+    return (
+      <CriterionCard
+        key={one.key}
+        item={one}
+        effect={effect}
+        figures={index < 0 ? undefined : figures.find((f) => f.path[0] === index && f.path.length === 1)}
+        fault={index < 0 ? undefined : faults.find((f) => f.path.startsWith(`${at}/${index}`))?.message}
+        onChange={(changed) => onChange(items.map((other, n) => (n === i ? changed : other)))}
+        onRemove={() => onChange(items.filter((_, n) => n !== i))}
+      />
+    );
+  });
+}

@@ -1,0 +1,131 @@
+import { useNavigate } from 'react-router';
+import { Problem, problemText } from '../../../api/problem';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Trouble } from '../../../ui/States';
+import { useDone } from '../../mailbox';
+import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
+import { ask, lacking, type Draft } from '../model';
+
+interface Props {
+  draft: Draft;
+  begin: Draft;
+  isNew: boolean;
+  picked: number | undefined;
+}
+
+export function SaveBar({ draft, begin, isNew, picked }: Props) {
+  const book = useRuleBook();
+  const saving = useSaveRuleBook();
+  const done = useDone();
+  const navigate = useNavigate();
+  const lacks = lacking(draft);
+  const asked = ask(draft);
+
+  const save = (on: boolean, base: { version: number; document: RuleBook }) => {
+    if (!asked) {
+      return;
+    }
+    const rule = { ...asked.rule, on };
+    const document = withRules(base.document, placed(base.document.rules, rule, draft.order));
+    saving.mutate(
+      { baseVersion: base.version, document },
+      {
+        onSuccess: (saved) => {
+          const past = picked
+            ? ` New mail only; the ${counted(picked, 'past message')} are untouched.`
+            : ' New mail only.';
+          done.tell({
+            text: on ? `“${rule.name}” is on.${past}` : `“${rule.name}” is kept, paused.`,
+            takeBack: () =>
+              saving.mutate(
+                { baseVersion: saved.version, document: base.document },
+                { onSuccess: () => done.tell({ text: `Taken back: “${rule.name}” is as it was.` }) },
+              ),
+          });
+          void navigate('/rules');
+        },
+      },
+    );
+  };
+  const now = book.data;
+  const conflict = saving.error instanceof Problem && saving.error.status === 409 ? saving.error : undefined;
+  return (
+    <div className="border-t border-line2 bg-sheet">
+      {conflict && (
+        <Conflict
+          problem={conflict}
+          name={draft.name}
+          id={draft.id}
+          onMine={() =>
+            save(draft.on, {
+              version: Number(conflict.more['version']),
+              document: conflict.more['document'] as RuleBook,
+            })
+          }
+        />
+      )}
+      {saving.isError && !conflict && (
+        <div className="px-4 pt-2">
+          <Trouble text={problemText(saving.error)} />
+        </div>
+      )}
+      <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-4 py-2">
+        <span className="grow text-sm text-ink2" role="status">
+          {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew)}
+        </span>
+        <Button disabled={!now || !asked || saving.isPending} onClick={() => now && save(false, now)}>
+          {draft.on ? 'Save and pause' : 'Save, keep paused'}
+        </Button>
+        <Button
+          look="go"
+          disabled={!now || lacks.length > 0 || saving.isPending}
+          onClick={() => now && save(true, now)}
+        >
+          {draft.on && !isNew ? 'Save' : 'Save and switch on'}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+interface ConflictProps {
+  problem: Problem;
+  name: string;
+  id: string;
+  onMine: () => void;
+}
+
+function Conflict({ problem, name, id, onMine }: ConflictProps) {
+  const theirs = (problem.more['document'] as RuleBook).rules.find((rule) => rule.id === id);
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-3 bg-clay-soft px-4 py-2">
+      <span className="grow">
+        {problem.message}{' '}
+        {theirs
+          ? `In their version this rule is called “${theirs.name}”, is ${theirs.on ? 'on' : 'paused'} and has ${theirs.does.length} steps.`
+          : 'This rule is not in their version.'}
+      </span>
+      <a className="font-semibold text-moss" href="/rules" target="_blank" rel="noreferrer">
+        look at theirs
+      </a>
+      <Button small look="danger" onClick={onMine}>
+        Put {name ? `my “${name}”` : 'mine'} into theirs
+      </Button>
+    </div>
+  );
+}
+
+/** The rules with one put at its order. */
+function placed(rules: Rule[], rule: Rule, order: number): Rule[] {
+  const rest = rules.filter((other) => other.id !== rule.id);
+  rest.splice(Math.min(order, rest.length), 0, rule);
+  return rest;
+}
+
+function changes(begin: Draft, draft: Draft, isNew: boolean): string {
+  if (isNew) {
+    return 'Not saved yet.';
+  }
+  return begin === draft ? 'As it is saved.' : 'Changed, not saved yet.';
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import type { Schemas } from '../../../api/client';
+import { count } from '../../../lib/numbers';
+import { pastedValues } from '../model';
+
+interface Props {
+  label: string;
+  values: string[];
+  /** One for each value, once the evidence is there. */
+  figures?: Schemas['ValueFigures'][];
+  typing: string;
+  isWords: boolean;
+  hint: string;
+  onTyping: (text: string) => void;
+  onAdd: (values: string[]) => void;
+  onRemove: (index: number) => void;
+}
+
+/** Values as chips in one field: typed or pasted, each with how many messages it takes. */
+export function ValueChips(props: Props) {
+  const { values, figures, typing } = props;
+  const [spoken, setSpoken] = useState('');
+  const commit = () => {
+    if (typing.trim() !== '') {
+      props.onAdd([typing.trim()]);
+      setSpoken(`${typing.trim()} added`);
+    }
+  };
+  const covered = values.filter((_, i) => figures?.[i]?.coveredBy !== undefined).length;
+  return (
+    <div className="mt-[7px]">
+      <div className="flex flex-wrap gap-1.5">
+        {values.map((value, i) => {
+          const figure = figures?.[i];
+          const isCovered = figure?.coveredBy !== undefined;
+          return (
+            <span
+              key={value}
+              className={`inline-flex h-[26px] max-w-full items-center gap-1 rounded pr-0.5 pl-1.5 ${isCovered ? 'bg-ground text-ink2' : 'bg-moss-soft'}`}
+            >
+              <span className="truncate">{value}</span>
+              {figure && (
+                <span className={`figures text-xs font-semibold ${isCovered ? '' : 'text-moss'}`}>
+                  {isCovered ? 'covered' : count(figure.reach)}
+                </span>
+              )}
+              <button
+                type="button"
+                aria-label={`Remove ${value}`}
+                className="rounded px-0.5 text-ink2 hover:text-ink"
+                onClick={() => props.onRemove(i)}
+              >
+                ×
+              </button>
+            </span>
+          );
+        })}
+        <input
+          aria-label={props.label}
+          value={typing}
+          placeholder={props.hint}
+          className="h-[26px] min-w-40 grow rounded border border-dashed border-line2 bg-transparent px-2"
+          onChange={(e) => props.onTyping(e.target.value)}
+          onBlur={commit}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') {
+              e.preventDefault();
+              commit();
+            } else if (e.key === 'Backspace' && typing === '' && values.length > 0) {
+              props.onRemove(values.length - 1);
+            }
+          }}
+          onPaste={(e) => {
+            const several = pastedValues(e.clipboardData.getData('text'), props.isWords);
+            if (several.length > 1) {
+              e.preventDefault();
+              props.onAdd(several);
+              setSpoken(`${several.length} values added`);
+            }
+          }}
+        />
+      </div>
+      {covered > 0 && (
+        <button
+          type="button"
+          className="mt-1.5 text-sm font-semibold text-moss"
+          onClick={() =>
+            values
+              .map((_, i) => i)
+              .filter((i) => figures?.[i]?.coveredBy !== undefined)
+              .reverse()
+              .forEach(props.onRemove)
+          }
+        >
+          drop the {covered} that others cover
+        </button>
+      )}
+      <span aria-live="polite" className="sr-only">
+        {spoken}
+      </span>
+    </div>
+  );
+}

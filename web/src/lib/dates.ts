@@ -1,0 +1,17 @@
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const FULL = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** "14:02" today, else "20 Nov". */
+export function shortDate(iso: string, now: Date = new Date()): string {
+  const at = new Date(iso);
+  return at.toDateString() === now.toDateString() ? TIME.format(at) : DAY.format(at);
+}
+
+export function dayAndTime(iso: string): string {
+  return FULL.format(new Date(iso));
+}
+
+export function timeOfDay(iso: string): string {
+  return TIME.format(new Date(iso));
+}

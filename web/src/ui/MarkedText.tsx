@@ -1,0 +1,18 @@
+import { pieces, type Span } from '../lib/marks';
+
+/** A text with the matched words marked. */
+export function MarkedText({ text, marks }: { text: string; marks: Span[] }) {
+  return (
+    <>
+      {pieces(text, marks).map((piece, i) =>
+        piece.marked ? (
+          <mark key={i} className="rounded-sm bg-mark px-px text-inherit">
+            {piece.text}
+          </mark>
+        ) : (
+          <span key={i}>{piece.text}</span>
+        ),
+      )}
+    </>
+  );
+}

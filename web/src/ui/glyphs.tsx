@@ -1,0 +1,82 @@
+export type Happening = 'FORWARD' | 'REDIRECT' | 'REPLY' | 'FILE' | 'MARK' | 'BRING_BACK' | 'HELD';
+
+const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
+  FORWARD: {
+    colour: 'text-forward',
+    draw: (
+      <>
+        <rect x="1.75" y="1.75" width="12.5" height="12.5" rx="1.5" />
+        <rect x="5" y="5.5" width="6" height="5" rx=".8" fill="currentColor" stroke="none" />
+      </>
+    ),
+  },
+  REDIRECT: {
+    colour: 'text-redirect',
+    draw: (
+      <>
+        <path d="M8 1v4M8 11v4" />
+        <rect x="2" y="5" width="12" height="6" rx="1" />
+        <path d="M8 5v6" strokeDasharray="1.5 1.5" />
+      </>
+    ),
+  },
+  REPLY: {
+    colour: 'text-reply-deep',
+    draw: (
+      <>
+        <path d="M2 3.5h12" strokeWidth="2.6" />
+        <path d="M3 7.5v6" />
+        <path d="M6 8.5h8M6 12.5h6" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  FILE: {
+    colour: 'text-file',
+    draw: (
+      <>
+        <path d="M2 6.5h12v7.5H2z" />
+        <path d="M3.5 6.5V2.8h4v3.7" />
+        <path d="M2 10h12" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  MARK: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <path d="M2.5 2.5h11v11h-11z" />
+        <path d="M13.5 2.5v5l-5-5z" fill="currentColor" />
+      </>
+    ),
+  },
+  BRING_BACK: {
+    colour: 'text-clay',
+    draw: (
+      <>
+        <path d="M2 9h12v5H2z" />
+        <path d="M8 7.5v-5M5.5 4.5h5" />
+      </>
+    ),
+  },
+  HELD: {
+    colour: 'text-clay',
+    draw: <rect x="2" y="2" width="12" height="12" rx="1.5" strokeDasharray="2.4 1.8" />,
+  },
+};
+
+/** What happens to a message, as a small picture; the word always stands beside it. */
+export function Glyph({ of }: { of: Happening }) {
+  const shape = SHAPES[of];
+  return (
+    <svg
+      viewBox="0 0 16 16"
+      className={`inline size-4 shrink-0 ${shape.colour}`}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.5"
+      aria-hidden="true"
+    >
+      {shape.draw}
+    </svg>
+  );
+}
