@@ -8,8 +8,10 @@ export function shortDate(iso: string, now: Date = new Date()): string {
   return at.toDateString() === now.toDateString() ? TIME.format(at) : DAY.format(at);
 }
 
-export function dayAndTime(iso: string): string {
-  return FULL.format(new Date(iso));
+/** "20 Nov, 14:02", with the year when it is another one. */
+export function dayAndTime(iso: string, now: Date = new Date()): string {
+  const at = new Date(iso);
+  return at.getFullYear() === now.getFullYear() ? `${DAY.format(at)}, ${TIME.format(at)}` : FULL.format(at);
 }
 
 export function timeOfDay(iso: string): string {

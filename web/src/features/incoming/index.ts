@@ -1,3 +1,3 @@
 export { Incoming } from './parts/Incoming';
 export { MessageSheet } from './parts/MessageSheet';
-export { stateInWords } from './model';
+export { doneInWords, stateInWords } from './model';

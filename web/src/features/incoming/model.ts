@@ -48,3 +48,19 @@ const STATES: Record<Step['state'], string> = {
 export function stateInWords(state: Step['state']): string {
   return STATES[state];
 }
+
+/** What a step did, or was to do: "filed in Seeds", "to be filed in Seeds", "not answered". */
+export function doneInWords(step: Step): string {
+  switch (step.state) {
+    case 'WITHHELD':
+    case 'DROPPED':
+    case 'FAILED':
+      return `not ${step.words}`;
+    case 'HELD':
+    case 'PLANNED':
+    case 'READY':
+      return `to be ${step.words}`;
+    default:
+      return step.words;
+  }
+}

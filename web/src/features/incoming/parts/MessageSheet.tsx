@@ -8,7 +8,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Sheet } from '../../../ui/Sheet';
 import { Loading, Trouble } from '../../../ui/States';
 import { useMailboxId } from '../../mailbox';
-import { stateInWords } from '../model';
+import { doneInWords, stateInWords } from '../model';
 import { useMessage } from '../queries';
 
 export function MessageSheet({ id, onClose }: { id: number | undefined; onClose: () => void }) {
@@ -109,7 +109,7 @@ function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
           <li key={step.id} className="flex items-start gap-2 py-0.5">
             <Glyph of={step.kind} />
             <span>
-              {step.words} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
+              {doneInWords(step)} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
               {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
             </span>
           </li>

@@ -7,7 +7,7 @@ import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Glyph } from '../../../ui/glyphs';
 import { Empty, Loading, Trouble } from '../../../ui/States';
-import { stateInWords } from '../../incoming';
+import { doneInWords, stateInWords } from '../../incoming';
 import { useAct, useRecords, type Act, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
@@ -78,9 +78,9 @@ export function Records() {
             <caption className="sr-only">{counted(shown.length, 'record')}</caption>
             <thead className="text-[12.5px] text-ink2">
               <tr>
-                <th className="w-[124px] py-1 pl-4 font-normal">when</th>
-                <th className="w-[30%] font-normal">message</th>
-                <th className="w-[22%] font-normal">rule</th>
+                <th className="w-[116px] py-1 pl-4 font-normal">when</th>
+                <th className="w-[27%] font-normal">message</th>
+                <th className="w-[20%] font-normal">rule</th>
                 <th className="font-normal">what, and why</th>
                 <th className="w-[150px] font-normal">
                   <span className="sr-only">what you can do</span>
@@ -133,7 +133,7 @@ function Row({ record: { step, message }, busy, onAct }: RowProps) {
             <Glyph of={step.state === 'HELD' ? 'HELD' : step.kind} />
           </span>
           <span className="min-w-0 break-words">
-            {step.words} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
+            {doneInWords(step)} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
             {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
           </span>
         </span>

@@ -10,10 +10,10 @@ import java.util.Optional;
  */
 public record NotDone(PlannedStep planned, boolean waits, Reason reason, Optional<String> detail) {
 
-    /** "not answered: sent by a mailing list (RFC 3834 §2)". */
-    public String inWords() {
+    /** The reason in plain words: "it came through a mailing list: List-Id (RFC 5230 §4.6)". */
+    public String why() {
         String what = detail.map(d -> ": " + d).orElse("");
         String source = reason.source().isEmpty() ? "" : " (" + reason.source() + ")";
-        return (waits ? "held: " : "withheld: ") + reason.words() + what + source;
+        return reason.words() + what + source;
     }
 }

@@ -8,6 +8,7 @@ import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Proxy;
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,11 +45,19 @@ final class QuickFolder implements InvocationHandler, FolderListener {
                 return arguments != null && proxy == arguments[0];
             default:
                 try {
-                    return method.invoke(folder, arguments);
+                    return method.invoke(folder, unwrapped(arguments));
                 } catch (InvocationTargetException thrown) {
                     throw thrown.getTargetException();
                 }
         }
+    }
+
+    private static Object @Nullable [] unwrapped(Object @Nullable [] arguments) {
+        return arguments == null
+                ? null
+                : Arrays.stream(arguments)
+                        .map(a -> a instanceof MailFolder other ? unwrap(other) : a)
+                        .toArray();
     }
 
     private long[] knownUids() {

@@ -67,7 +67,7 @@ final class StepJson {
             node.put("note", forward.note());
         } else if (step instanceof Step.Reply reply) {
             node.put("subject", reply.subject()).put("text", reply.text());
-            node.put("oncePerDays", reply.oncePer().toDays());
+            node.put("oncePerDays", (int) reply.oncePer().toDays());
         } else if (step instanceof Step.File file) {
             node.put("folder", file.folder());
         } else if (step instanceof Step.Mark mark) {

@@ -79,9 +79,9 @@ class Claims {
 
     private void keepBack(StepEntity step, Clearance.Verdict verdict) {
         if (verdict instanceof Clearance.Verdict.Hold hold) {
-            step.become(StepState.HELD, "held: " + hold.reason().words());
+            step.become(StepState.HELD, hold.reason().words());
         } else if (verdict instanceof Clearance.Verdict.Withhold withhold) {
-            step.settle(StepState.WITHHELD, "withheld: " + withhold.reason().words(), clock.instant());
+            step.settle(StepState.WITHHELD, withhold.reason().words(), clock.instant());
         }
         steps.save(step);
     }

@@ -62,7 +62,7 @@ public class Outbox {
         }
         for (NotDone notDone : plan.notDone()) {
             StepEntity step = entity(plan, notDone.planned(), position++);
-            String why = notDone.inWords();
+            String why = notDone.why();
             if (notDone.waits()) {
                 step.become(StepState.HELD, why);
             } else {

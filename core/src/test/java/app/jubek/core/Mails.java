@@ -1,0 +1,50 @@
+package app.jubek.core;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.decide.Surroundings;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.safety.HopMark;
+import app.jubek.core.safety.Ledger;
+import app.jubek.core.text.Limits;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+
+/** The vocabulary of the tests: messages, and the surroundings of the visits desk. */
+public final class Mails {
+    public static final Instant NOW = Instant.parse("2026-03-29T10:00:00Z");
+    public static final HopMark HOPS = new HopMark("a secret of sixteen or more octets".getBytes(StandardCharsets.UTF_8));
+    public static final OwnSide VISITS = new OwnSide(
+            MailAddress.of("visits@ostrel-gardens.example").named("Visits desk"),
+            List.of(MailAddress.of("photos@ostrel-gardens.example")),
+            List.of("ostrel-gardens.example"));
+
+    private Mails() {}
+
+    /** An ordinary message from a person to the visits desk, with further header lines below the usual ones. */
+    public static String from(String writer, String subject, String text, String... fields) {
+        return "Return-Path: <" + writer + ">\r\nFrom: Anna <" + writer + ">\r\nTo: visits@ostrel-gardens.example\r\n"
+                + "Subject: " + subject + "\r\nDate: Sun, 29 Mar 2026 09:00:00 +0200\r\nMessage-ID: <one@school.example>\r\n"
+                + String.join("", java.util.Arrays.stream(fields).map(f -> f + "\r\n").toList())
+                + "\r\n" + text + "\r\n";
+    }
+
+    public static ReadMessage read(String raw) {
+        return read(raw.getBytes(StandardCharsets.UTF_8));
+    }
+
+    public static ReadMessage read(byte[] raw) {
+        return new MessageReading(Limits.standard()).read(raw);
+    }
+
+    public static Surroundings at(Instant now, Ledger ledger) {
+        return new Surroundings(now, now, VISITS, ledger, HOPS, Map.of(), false);
+    }
+
+    public static Surroundings surroundings() {
+        return at(NOW, Ledger.empty());
+    }
+}

@@ -1,0 +1,123 @@
+package app.jubek.core.criteria;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.jubek.core.Mails;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.text.Phrase;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Facts of the trade (common practice) about picking mail out. */
+class CriteriaTest {
+    private final ReadMessage message =
+            Mails.read(Mails.from("office@junior.birkhall-school.example", "Re: GUIDED visits in May", "We are 24 pupils."));
+
+    private boolean holds(Criterion criterion) {
+        return criterion.holds(Searchable.of(message));
+    }
+
+    private static TextTest words(TextTest.Part part, String... phrases) {
+        return new TextTest(part, Arrays.stream(phrases).map(Phrase::of).toList(), false);
+    }
+
+    private static AddressTest sender(AddressTest.How how, String... values) {
+        return new AddressTest(AddressTest.Part.SENDER, how, List.of(values), false);
+    }
+
+    @Test
+    void letterCaseIsIgnoredAndWordsAroundAPhraseDoNotMatter() {
+        assertThat(holds(words(TextTest.Part.SUBJECT, "guided Visit"))).isTrue();
+    }
+
+    @Test
+    void onePhraseOfAListSuffices() {
+        assertThat(holds(words(TextTest.Part.SUBJECT, "invoice", "visits"))).isTrue();
+    }
+
+    @Test
+    void aPhraseIsContainedInItsPluralAndAPluralNotInTheSingular() {
+        assertThat(holds(words(TextTest.Part.SUBJECT, "guided visit"))).isTrue();
+        assertThat(holds(words(TextTest.Part.TEXT, "pupilss"))).isFalse();
+    }
+
+    @Test
+    void subjectOrTextTakesEither() {
+        assertThat(holds(words(TextTest.Part.SUBJECT_OR_TEXT, "24 pupils"))).isTrue();
+        assertThat(holds(words(TextTest.Part.SUBJECT, "24 pupils"))).isFalse();
+    }
+
+    @Test
+    void aDomainTakesEveryAddressInItAndBelowOnlyWhenSaid() {
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "@Birkhall-School.example"))).isTrue();
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN, "birkhall-school.example"))).isFalse();
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "hall-school.example"))).isFalse();
+    }
+
+    @Test
+    void aNameTestSeesTheDisplayedNameAndAnAddressTestDoesNot() {
+        assertThat(holds(words(TextTest.Part.SENDER_NAME, "anna"))).isTrue();
+        assertThat(holds(words(TextTest.Part.SENDER_NAME, "birkhall"))).isFalse();
+    }
+
+    /** UTS 46: an internationalised domain and its A-label are the same. */
+    @Test
+    void anInternationalisedDomainIsItsAsciiForm() {
+        assertThat(sender(AddressTest.How.AT_DOMAIN, "gärten.example").values()).containsExactly("xn--grten-gra.example");
+    }
+
+    @Test
+    void negationTurnsEveryTestAndNoneOfTurnsAnyOf() {
+        List<Criterion> tests = List.of(
+                words(TextTest.Part.SUBJECT, "visit"), words(TextTest.Part.TEXT, "swap"), sender(AddressTest.How.IS, "a@b.example"));
+        for (Criterion test : tests) {
+            Criterion negated = test instanceof TextTest t
+                    ? new TextTest(t.part(), t.phrases(), true)
+                    : new AddressTest(AddressTest.Part.SENDER, AddressTest.How.IS, List.of("a@b.example"), true);
+            assertThat(holds(negated)).isNotEqualTo(holds(test));
+        }
+        assertThat(holds(new Group(Group.How.NONE, tests))).isNotEqualTo(holds(new Group(Group.How.ANY, tests)));
+    }
+
+    @Test
+    void anEmptyGroupIsAnErrorAndEverythingAChoice() {
+        assertThatThrownBy(() -> new Group(Group.How.ALL, List.of())).hasMessageContaining("add a criterion");
+        assertThat(holds(new Everything())).isTrue();
+        assertThat(holds(new Nothing())).isFalse();
+    }
+
+    @Test
+    void aBroadPhraseMakesLongerOnesSuperfluous() {
+        TextTest test = words(TextTest.Part.SUBJECT, "guided visit", "guided visits", "tour");
+        assertThat(test.coveredBy(1)).contains(0);
+        assertThat(test.coveredBy(0)).isEmpty();
+        assertThat(test.coveredBy(2)).isEmpty();
+    }
+
+    @Test
+    void aNearMissFailsByOneCriterionWhileAnotherHolds() {
+        Criterion holds = sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example");
+        Criterion fails = words(TextTest.Part.SUBJECT, "class booking");
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(holds, fails)), Searchable.of(message))).contains(fails);
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(fails, fails)), Searchable.of(message))).isEmpty();
+    }
+
+    @Test
+    void matchedWordsAreMarkedWhereTheyAreDisplayedAndOverlapsMerge() {
+        Marks marks = new Marks("Anna", "Guided visits", List.of("no", "A guided visit."));
+        List<Mark> found = marks.of(words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "visits"));
+        assertThat(found).extracting(m -> m.place() + " " + m.part() + " " + m.span().start() + "-" + m.span().end())
+                .containsExactly("SUBJECT 0 0-13", "TEXT 1 2-14");
+    }
+
+    @Test
+    void criteriaReadBackAsOneClause() {
+        Criterion all = new Group(Group.How.ALL, List.of(
+                sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example"),
+                words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "class booking")));
+        assertThat(all.inWords()).isEqualTo(
+                "from anyone at birkhall-school.example and with “guided visit” or “class booking” in the subject or text");
+    }
+}

@@ -1,0 +1,105 @@
+package app.jubek.core.rehearse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.Step;
+import app.jubek.core.text.Phrase;
+import java.time.Instant;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class EvidenceTest {
+    private static final Instant BEGIN = Instant.parse("2026-01-01T00:00:00Z");
+    private final Corpus corpus = new Corpus(50);
+    private int count;
+
+    private void mail(String sender, String subject) {
+        List<MailAddress> from = List.of(MailAddress.of(sender));
+        count++;
+        corpus.add(new PastMessage(count, BEGIN.plusSeconds(count * 60L), sender, subject, Searchable.of(subject, List.of(""), from, List.of())));
+    }
+
+    private static Criterion subject(String... phrases) {
+        return new TextTest(TextTest.Part.SUBJECT, java.util.Arrays.stream(phrases).map(Phrase::of).toList(), false);
+    }
+
+    private static Criterion at(String domain) {
+        return new AddressTest(AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of(domain), false);
+    }
+
+    private static Rule rule(String id, Criterion picksOut, Criterion leavesOut, Ending ending) {
+        return new Rule(new RuleId(id), 1, id, picksOut, leavesOut, List.of(new Step.File("Seeds")), ending, true);
+    }
+
+    private Evidence evidence(Rule inHand, Rule... course) {
+        return Evidence.of(RuleBook.of(List.of(course)), inHand.id(), corpus.since(BEGIN));
+    }
+
+    @Test
+    void countersSayHowPastMailStandsToTheRuleInHand() {
+        mail("a@school.example", "guided visit");
+        mail("b@school.example", "guided visit, invoice");
+        mail("c@school.example", "term dates");
+        mail("d@other.example", "guided visit");
+        mail("e@school.example", "urgent guided visit");
+        Rule inHand = rule("hand", new Group(Group.How.ALL, List.of(at("school.example"), subject("guided visit"))),
+                new Group(Group.How.ANY, List.of(subject("invoice"))), Ending.GOES_ON);
+        Rule earlier = rule("earlier", subject("urgent"), new Nothing(), Ending.ENDS_HERE);
+        Rule later = rule("later", subject("visit"), new Nothing(), Ending.ENDS_HERE);
+        Evidence evidence = evidence(inHand, earlier, inHand, later);
+        assertThat(evidence.counts()).containsOnly(
+                java.util.Map.entry(Counter.PICKED, 1), java.util.Map.entry(Counter.LEFT_OUT, 1), java.util.Map.entry(Counter.TAKEN_EARLIER, 1),
+                java.util.Map.entry(Counter.ALSO_LATER, 1), java.util.Map.entry(Counter.NEAR_MISS, 2));
+        assertThat(evidence.picksOut()).extracting(CriterionFigures::reach, CriterionFigures::effect)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(4, 1), org.assertj.core.groups.Tuple.tuple(4, 1));
+        assertThat(evidence.leavesOut().get(0).effect()).isEqualTo(1);
+    }
+
+    @Test
+    void pickedLeftOutAndTakenEarlierAddUpToAllThatMeetTheCriteria() {
+        Random random = new Random(11);
+        List<String> words = List.of("visit", "invoice", "urgent", "seeds", "term");
+        for (int i = 0; i < 400; i++) {
+            mail("x@" + (random.nextBoolean() ? "school" : "other") + ".example",
+                    words.get(random.nextInt(5)) + " " + words.get(random.nextInt(5)));
+        }
+        for (Ending ending : Ending.values()) {
+            Rule inHand = rule("hand", subject("visit", "seeds"), subject("invoice"), Ending.GOES_ON);
+            Evidence evidence = evidence(inHand, rule("earlier", subject("urgent"), new Nothing(), ending), inHand);
+            int meet = evidence.picksOut().get(0).reach();
+            assertThat(evidence.count(Counter.PICKED) + evidence.count(Counter.LEFT_OUT) + evidence.count(Counter.TAKEN_EARLIER))
+                    .isEqualTo(meet);
+        }
+    }
+
+    @Test
+    void aPausedRuleIsJudgedAsIfItWereOn() {
+        mail("a@school.example", "guided visit");
+        Rule on = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        Rule paused = new Rule(on.id(), 1, "hand", on.picksOut(), on.leavesOut(), on.steps(), on.ending(), false);
+        assertThat(evidence(paused, paused).count(Counter.PICKED)).isEqualTo(1);
+    }
+
+    @Test
+    void messagesThatComeInAreSeenByTheNextQuestionNewestFirst() {
+        mail("a@school.example", "visit one");
+        Rule rule = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        assertThat(evidence(rule, rule).count(Counter.PICKED)).isEqualTo(1);
+        mail("a@school.example", "visit two");
+        assertThat(evidence(rule, rule).standings()).extracting(s -> s.message().subject()).containsExactly("visit two", "visit one");
+    }
+}

@@ -1,0 +1,22 @@
+package app.jubek.core.step;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Arrays;
+import org.junit.jupiter.api.Test;
+
+class StepStateTest {
+    @Test
+    void nothingIsSentThatWasNotMarkedAsBeingSentBefore() {
+        assertThat(Arrays.stream(StepState.values()).filter(s -> s.mayBecome(StepState.SENT)))
+                .containsExactly(StepState.SENDING, StepState.UNCERTAIN);
+        assertThat(StepState.HELD.mayBecome(StepState.SENDING)).isFalse();
+    }
+
+    @Test
+    void whatWasWithheldForSafetyStaysWithheld() {
+        assertThat(Arrays.stream(StepState.values()).noneMatch(StepState.WITHHELD::mayBecome)).isTrue();
+        assertThatThrownBy(() -> StepState.WITHHELD.become(StepState.READY)).hasMessageContaining("can't become");
+    }
+}
