@@ -83,7 +83,7 @@ export function CriterionCard({ item, figures, effect, fault, onChange, onRemove
         }
         onTyping={(typing) => onChange({ ...item, typing })}
         onAdd={(more) => onChange({ ...item, typing: '', criterion: added(criterion, more) })}
-        onRemove={(index) => set({ values: criterion.values.filter((_, i) => i !== index) })}
+        onRemove={(gone) => set({ values: criterion.values.filter((_, i) => !gone.includes(i)) })}
       />
       {fault && (
         <p role="alert" className="mt-1.5 text-sm text-clay">

@@ -76,7 +76,7 @@ function HandOn({ step, ownAddress, ownDomains, onChange }: Props & { step: Hand
           setTyping('');
           onChange({ ...step, to: withValues(step.to, more) });
         }}
-        onRemove={(index) => onChange({ ...step, to: step.to.filter((_, i) => i !== index) })}
+        onRemove={(gone) => onChange({ ...step, to: step.to.filter((_, i) => !gone.includes(i)) })}
       />
       {outside.length > 0 && (
         <p className="mt-1.5 text-sm text-clay">

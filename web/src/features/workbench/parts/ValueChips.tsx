@@ -13,7 +13,7 @@ interface Props {
   hint: string;
   onTyping: (text: string) => void;
   onAdd: (values: string[]) => void;
-  onRemove: (index: number) => void;
+  onRemove: (indexes: number[]) => void;
 }
 
 /** Values as chips in one field: typed or pasted, each with how many messages it takes. */
@@ -48,7 +48,7 @@ export function ValueChips(props: Props) {
                 type="button"
                 aria-label={`Remove ${value}`}
                 className="rounded px-0.5 text-ink2 hover:text-ink"
-                onClick={() => props.onRemove(i)}
+                onClick={() => props.onRemove([i])}
               >
                 ×
               </button>
@@ -67,7 +67,7 @@ export function ValueChips(props: Props) {
               e.preventDefault();
               commit();
             } else if (e.key === 'Backspace' && typing === '' && values.length > 0) {
-              props.onRemove(values.length - 1);
+              props.onRemove([values.length - 1]);
             }
           }}
           onPaste={(e) => {
@@ -85,11 +85,7 @@ export function ValueChips(props: Props) {
           type="button"
           className="mt-1.5 text-sm font-semibold text-moss"
           onClick={() =>
-            values
-              .map((_, i) => i)
-              .filter((i) => figures?.[i]?.coveredBy !== undefined)
-              .reverse()
-              .forEach(props.onRemove)
+            props.onRemove(values.map((_, i) => i).filter((i) => figures?.[i]?.coveredBy !== undefined))
           }
         >
           drop the {covered} that others cover

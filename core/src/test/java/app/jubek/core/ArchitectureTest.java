@@ -14,8 +14,19 @@ class ArchitectureTest {
     private static final String BASE = "app.jubek.core.";
     /** Lower packages first; each may know only those before it. */
     private static final List<String> ORDER = List.of(
-            "text", "address", "message", "people", "criteria", "step", "rule", "plan", "safety", "decide", "outgoing",
-            "corpus", "rehearse");
+            "text",
+            "address",
+            "message",
+            "people",
+            "criteria",
+            "step",
+            "rule",
+            "plan",
+            "safety",
+            "decide",
+            "outgoing",
+            "corpus",
+            "rehearse");
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
@@ -24,10 +35,16 @@ class ArchitectureTest {
     @Test
     void packagesKnowOnlyThoseBelowThem() {
         for (int i = 0; i < ORDER.size(); i++) {
-            String[] above = ORDER.subList(i + 1, ORDER.size()).stream().map(p -> BASE + p + "..").toArray(String[]::new);
+            String[] above = ORDER.subList(i + 1, ORDER.size()).stream()
+                    .map(p -> BASE + p + "..")
+                    .toArray(String[]::new);
             if (above.length > 0) {
-                noClasses().that().resideInAPackage(BASE + ORDER.get(i) + "..")
-                        .should().dependOnClassesThat().resideInAnyPackage(above)
+                noClasses()
+                        .that()
+                        .resideInAPackage(BASE + ORDER.get(i) + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAnyPackage(above)
                         .check(classes);
             }
         }
@@ -36,12 +53,25 @@ class ArchitectureTest {
 
     @Test
     void theEngineKnowsNoFrameworkClockOrInput() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage(
-                        "org.springframework..", "jakarta..", "tools.jackson..", "org.slf4j..", "java.sql..", "java.nio.file..", "java.net..")
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.springframework..",
+                        "jakarta..",
+                        "tools.jackson..",
+                        "org.slf4j..",
+                        "java.sql..",
+                        "java.nio.file..",
+                        "java.net..")
                 .check(classes);
-        noClasses().should().callMethod(java.time.Instant.class, "now")
-                .orShould().callMethod(java.time.ZoneId.class, "systemDefault")
-                .orShould().callMethod(java.util.UUID.class, "randomUUID")
+        noClasses()
+                .should()
+                .callMethod(java.time.Instant.class, "now")
+                .orShould()
+                .callMethod(java.time.ZoneId.class, "systemDefault")
+                .orShould()
+                .callMethod(java.util.UUID.class, "randomUUID")
                 .check(classes);
     }
 }

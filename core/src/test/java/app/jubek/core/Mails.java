@@ -16,7 +16,8 @@ import java.util.Map;
 /** The vocabulary of the tests: messages, and the surroundings of the visits desk. */
 public final class Mails {
     public static final Instant NOW = Instant.parse("2026-03-29T10:00:00Z");
-    public static final HopMark HOPS = new HopMark("a secret of sixteen or more octets".getBytes(StandardCharsets.UTF_8));
+    public static final HopMark HOPS =
+            new HopMark("a secret of sixteen or more octets".getBytes(StandardCharsets.UTF_8));
     public static final OwnSide VISITS = new OwnSide(
             MailAddress.of("visits@ostrel-gardens.example").named("Visits desk"),
             List.of(MailAddress.of("photos@ostrel-gardens.example")),
@@ -27,8 +28,10 @@ public final class Mails {
     /** An ordinary message from a person to the visits desk, with further header lines below the usual ones. */
     public static String from(String writer, String subject, String text, String... fields) {
         return "Return-Path: <" + writer + ">\r\nFrom: Anna <" + writer + ">\r\nTo: visits@ostrel-gardens.example\r\n"
-                + "Subject: " + subject + "\r\nDate: Sun, 29 Mar 2026 09:00:00 +0200\r\nMessage-ID: <one@school.example>\r\n"
-                + String.join("", java.util.Arrays.stream(fields).map(f -> f + "\r\n").toList())
+                + "Subject: " + subject
+                + "\r\nDate: Sun, 29 Mar 2026 09:00:00 +0200\r\nMessage-ID: <one@school.example>\r\n"
+                + String.join(
+                        "", java.util.Arrays.stream(fields).map(f -> f + "\r\n").toList())
                 + "\r\n" + text + "\r\n";
     }
 

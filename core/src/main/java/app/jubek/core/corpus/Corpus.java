@@ -58,7 +58,8 @@ public final class Corpus {
                     .toArray();
         }
         int first = 0;
-        while (first < byArrival.length && messages.get(byArrival[first]).received().isBefore(from)) {
+        while (first < byArrival.length
+                && messages.get(byArrival[first]).received().isBefore(from)) {
             first++;
         }
         return new View(Arrays.copyOfRange(byArrival, first, byArrival.length));

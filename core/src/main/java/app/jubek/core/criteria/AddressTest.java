@@ -63,12 +63,11 @@ public record AddressTest(Part part, How how, List<String> values, boolean negat
     @Override
     public String inWords() {
         String who = part == Part.SENDER ? "from " : "written to ";
-        String where =
-                switch (how) {
-                    case IS -> "";
-                    case AT_DOMAIN -> "anyone exactly at ";
-                    case AT_DOMAIN_OR_BELOW -> "anyone at ";
-                };
+        String where = switch (how) {
+            case IS -> "";
+            case AT_DOMAIN -> "anyone exactly at ";
+            case AT_DOMAIN_OR_BELOW -> "anyone at ";
+        };
         return (negated ? "not " : "") + who + where + Words.or(values);
     }
 

@@ -44,7 +44,9 @@ public final class Marks {
                     && mark.span().start() <= last.span().end();
             if (joins) {
                 int end = Math.max(last.span().end(), mark.span().end());
-                merged.set(merged.size() - 1, new Mark(mark.place(), mark.part(), new Span(last.span().start(), end)));
+                merged.set(
+                        merged.size() - 1,
+                        new Mark(mark.place(), mark.part(), new Span(last.span().start(), end)));
             } else {
                 merged.add(mark);
             }

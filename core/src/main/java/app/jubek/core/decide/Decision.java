@@ -27,12 +27,11 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<Ou
 
     /** The whole decision in plain English, one line for each rule and each step. */
     public List<String> inWords() {
-        Stream<String> rules =
-                trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
+        Stream<String> rules = trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
         Stream<String> done = planned.stream().map(p -> "To be " + p.step().done() + " by “" + p.ruleName() + "”.");
         Stream<String> not = notDone.stream()
-                .map(n -> "Not " + n.planned().step().done() + " by “" + n.planned().ruleName() + "” — " + (n.waits() ? "held: " : "withheld: ") + n.why()
-                        + ".");
+                .map(n -> "Not " + n.planned().step().done() + " by “"
+                        + n.planned().ruleName() + "” — " + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
         String inbox = staysInInbox() ? "It stays in the inbox." : "It leaves the inbox.";
         return Stream.of(rules, done, not, Stream.of(inbox)).flatMap(s -> s).toList();
     }

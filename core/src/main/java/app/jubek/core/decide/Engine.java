@@ -11,8 +11,7 @@ public final class Engine {
 
     public static Decision decide(RuleBook book, ReadMessage message, Surroundings at) {
         Searchable searchable = Searchable.of(message);
-        List<Outcome> trace =
-                new Course(book).run(searchable, rule -> !at.receivedBeforeOn(rule.id()));
+        List<Outcome> trace = new Course(book).run(searchable, rule -> !at.receivedBeforeOn(rule.id()));
         Planning planning = new Planning(message, at, book.fence().holds(searchable));
         trace.stream().filter(Outcome::isPicked).map(Outcome::rule).forEach(planning::add);
         return planning.decision(trace);

@@ -72,8 +72,7 @@ final class Planning {
             withhold(step, new Refusal(Reason.SAME_DESTINATION, Optional.of(to.address())));
             return;
         }
-        Optional<Refusal> against = fence()
-                .or(() -> loops.againstHandingOn(message, at.own()))
+        Optional<Refusal> against = fence().or(() -> loops.againstHandingOn(message, at.own()))
                 .or(() -> loops.againstDestination(message, at.own(), to));
         if (against.isPresent()) {
             withhold(step, against.get());

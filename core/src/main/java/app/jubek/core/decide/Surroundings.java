@@ -5,6 +5,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Optional;
 
@@ -27,7 +28,11 @@ public record Surroundings(
         onSince = Map.copyOf(onSince);
     }
 
+    /** Times of arrival have whole seconds (RFC 9051, date-time), so a rule counts as on from the second's beginning. */
     boolean receivedBeforeOn(RuleId rule) {
-        return Optional.ofNullable(onSince.get(rule)).filter(received::isBefore).isPresent();
+        return Optional.ofNullable(onSince.get(rule))
+                .map(since -> since.truncatedTo(ChronoUnit.SECONDS))
+                .filter(received::isBefore)
+                .isPresent();
     }
 }

@@ -18,7 +18,8 @@ record AddressList(List<MailAddress> addresses, Optional<String> note) {
         try {
             List<MailAddress> all = new ArrayList<>();
             Optional<String> note = Optional.empty();
-            for (Mailbox mailbox : LenientAddressParser.DEFAULT.parseAddressList(raw).flatten()) {
+            for (Mailbox mailbox :
+                    LenientAddressParser.DEFAULT.parseAddressList(raw).flatten()) {
                 if (all.size() == limit) {
                     note = Optional.of("more than " + limit + " addresses: the rest were not read");
                     break;

@@ -12,9 +12,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.james.mime4j.codec.DecodeMonitor;
 import org.apache.james.mime4j.dom.field.DateTimeField;
 import org.apache.james.mime4j.field.DateTimeFieldLenientImpl;
-import org.apache.james.mime4j.codec.DecodeMonitor;
 import org.apache.james.mime4j.stream.RawField;
 
 /** The header of the message itself, field by field, and what follows from it. */
@@ -60,8 +60,8 @@ final class HeaderCollector {
         ReturnPath path = returnPath.map(HeaderCollector::returnPath).orElseGet(ReturnPath.Absent::new);
         return new ReadMessage(
                 path,
-                deliveredTo.flatMap(value -> AddressList.read(value, 1).addresses().stream()
-                        .findFirst()),
+                deliveredTo.flatMap(
+                        value -> AddressList.read(value, 1).addresses().stream().findFirst()),
                 fields,
                 addresses,
                 first("Subject").map(s -> s.replaceAll("\\s+", " ").strip()).orElse(""),

@@ -10,7 +10,8 @@ import org.jsoup.select.NodeVisitor;
 
 /** The text of an HTML body as a reader sees it: no style, script or hidden parts; blocks on lines of their own. */
 final class HtmlText {
-    private static final String UNSEEN = "script, style, head, template, noscript, [hidden], [style~=(?i)display:\\s*none]";
+    private static final String UNSEEN =
+            "script, style, head, template, noscript, [hidden], [style~=(?i)display:\\s*none]";
     private static final Set<String> LINES =
             Set.of("p", "div", "br", "tr", "li", "h1", "h2", "h3", "h4", "h5", "h6", "table", "ul", "ol", "blockquote");
 

@@ -10,8 +10,8 @@ import java.util.Set;
 
 /** Who or what sent a message, from its fields, its return path and its kinds of part. */
 public final class Origin {
-    private static final Set<String> LIST_FIELDS =
-            Set.of("list-id", "list-post", "list-help", "list-unsubscribe", "list-subscribe", "list-owner", "list-archive");
+    private static final Set<String> LIST_FIELDS = Set.of(
+            "list-id", "list-post", "list-help", "list-unsubscribe", "list-subscribe", "list-owner", "list-archive");
     private static final Set<String> BULK = Set.of("bulk", "junk", "list");
 
     private Origin() {}
@@ -19,7 +19,9 @@ public final class Origin {
     static Set<SentBy> of(
             List<Field> fields, ReturnPath path, Set<String> mediaTypes, Map<Role, List<MailAddress>> addresses) {
         Set<SentBy> by = EnumSet.noneOf(SentBy.class);
-        autoSubmitted(fields).ifPresent(how -> by.add(how.equals("auto-replied") ? SentBy.AUTOMATIC_REPLY : SentBy.AUTOMATIC_NOTICE));
+        autoSubmitted(fields)
+                .ifPresent(
+                        how -> by.add(how.equals("auto-replied") ? SentBy.AUTOMATIC_REPLY : SentBy.AUTOMATIC_NOTICE));
         if (fields.stream().anyMatch(f -> isListField(f.name()))) {
             by.add(SentBy.LIST);
         }

@@ -20,6 +20,8 @@ final class RawFields {
     }
 
     private static String unfold(String body) {
-        return body.replaceAll("\\r?\\n(?=[ \\t])", "").replaceAll("[\\r\\n]+", " ").strip();
+        return body.replaceAll("\\r?\\n(?=[ \\t])", "")
+                .replaceAll("[\\r\\n]+", " ")
+                .strip();
     }
 }

@@ -53,9 +53,7 @@ public final class TraceFields {
             at++;
         }
         boolean named = at < octets.length && octets[at] == ':';
-        return named
-                ? new String(octets, from, at - from, StandardCharsets.US_ASCII).toLowerCase(Locale.ROOT)
-                : "";
+        return named ? new String(octets, from, at - from, StandardCharsets.US_ASCII).toLowerCase(Locale.ROOT) : "";
     }
 
     /** After the line end of the last line of the field that begins here, continuation lines included. */

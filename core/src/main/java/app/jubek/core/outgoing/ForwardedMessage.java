@@ -83,7 +83,12 @@ final class ForwardedMessage {
 
     private static void mainField(StringBuilder text, String name, List<MailAddress> addresses) {
         if (!addresses.isEmpty()) {
-            line(text, name, String.join(", ", addresses.stream().map(ForwardedMessage::shown).toList()));
+            line(
+                    text,
+                    name,
+                    String.join(
+                            ", ",
+                            addresses.stream().map(ForwardedMessage::shown).toList()));
         }
     }
 

@@ -35,7 +35,10 @@ public record Evidence(
     public static Evidence of(RuleBook book, RuleId id, Corpus.View past) {
         Rule inHand = book.find(id).orElseThrow(() -> new IllegalArgumentException("no rule " + id.value()));
         RuleBook judged = new RuleBook(
-                book.rules().stream().map(r -> r.id().equals(id) ? switchedOn(r) : r).toList(), book.fence());
+                book.rules().stream()
+                        .map(r -> r.id().equals(id) ? switchedOn(r) : r)
+                        .toList(),
+                book.fence());
         Course course = new Course(judged);
         List<Standing> standings = new ArrayList<>();
         Map<Counter, Integer> counts = new EnumMap<>(Counter.class);
@@ -81,6 +84,13 @@ public record Evidence(
 
     private static Rule switchedOn(Rule rule) {
         return new Rule(
-                rule.id(), rule.version(), rule.name(), rule.picksOut(), rule.leavesOut(), rule.steps(), rule.ending(), true);
+                rule.id(),
+                rule.version(),
+                rule.name(),
+                rule.picksOut(),
+                rule.leavesOut(),
+                rule.steps(),
+                rule.ending(),
+                true);
     }
 }

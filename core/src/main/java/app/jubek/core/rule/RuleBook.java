@@ -18,7 +18,8 @@ public record RuleBook(List<Rule> rules, Criterion fence) {
         Set<RuleId> seen = new HashSet<>();
         for (Rule rule : rules) {
             if (!seen.add(rule.id())) {
-                throw new IllegalArgumentException("two rules have the id " + rule.id().value());
+                throw new IllegalArgumentException(
+                        "two rules have the id " + rule.id().value());
             }
         }
     }

@@ -27,8 +27,7 @@ public record Ledger(List<Entry> entries) {
 
     /** What stands against one more answer by this rule at this time. */
     public Optional<Refusal> against(RuleId rule, Duration oncePer, Instant now) {
-        boolean before = entries.stream()
-                .anyMatch(e -> e.rule().equals(rule) && e.at().isAfter(now.minus(oncePer)));
+        boolean before = entries.stream().anyMatch(e -> e.rule().equals(rule) && e.at().isAfter(now.minus(oncePer)));
         if (before) {
             return Optional.of(Refusal.of(Reason.ANSWERED_BEFORE, "within " + oncePer.toDays() + " days"));
         }

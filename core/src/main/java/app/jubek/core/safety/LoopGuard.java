@@ -48,8 +48,8 @@ public final class LoopGuard {
     }
 
     private static Stream<MailAddress> writers(ReadMessage message) {
-        Stream<MailAddress> written = Stream.of(Role.FROM, Role.SENDER, Role.REPLY_TO)
-                .flatMap(role -> message.in(role).stream());
+        Stream<MailAddress> written =
+                Stream.of(Role.FROM, Role.SENDER, Role.REPLY_TO).flatMap(role -> message.in(role).stream());
         return Stream.concat(written, message.returnPath().address().stream());
     }
 }

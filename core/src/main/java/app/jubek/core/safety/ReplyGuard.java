@@ -81,8 +81,7 @@ public final class ReplyGuard {
 
     private static boolean isSpam(ReadMessage message) {
         return message.values("X-Spam-Flag").stream().anyMatch(v -> v.equalsIgnoreCase("yes"))
-                || message.values("X-Spam-Status").stream()
-                        .anyMatch(v -> v.regionMatches(true, 0, "yes", 0, 3));
+                || message.values("X-Spam-Status").stream().anyMatch(v -> v.regionMatches(true, 0, "yes", 0, 3));
     }
 
     private static List<Refusal> kinds(ReadMessage message) {
@@ -120,7 +119,7 @@ public final class ReplyGuard {
     private static boolean isWrittenToUs(ReadMessage message, Circumstances at) {
         Stream<MailAddress> named = RECIPIENTS.stream().flatMap(role -> message.in(role).stream());
         return Stream.concat(named, message.deliveredTo().stream())
-                .anyMatch(address -> at.own().isOwn(address)
-                        || at.aliases().stream().anyMatch(address::sameAs));
+                .anyMatch(address ->
+                        at.own().isOwn(address) || at.aliases().stream().anyMatch(address::sameAs));
     }
 }

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.Test;
 
 /** Facts of the trade (common practice) about picking mail out. */
 class CriteriaTest {
-    private final ReadMessage message =
-            Mails.read(Mails.from("office@junior.birkhall-school.example", "Re: GUIDED visits in May", "We are 24 pupils."));
+    private final ReadMessage message = Mails.read(
+            Mails.from("office@junior.birkhall-school.example", "Re: GUIDED visits in May", "We are 24 pupils."));
 
     private boolean holds(Criterion criterion) {
         return criterion.holds(Searchable.of(message));
@@ -51,9 +51,12 @@ class CriteriaTest {
 
     @Test
     void aDomainTakesEveryAddressInItAndBelowOnlyWhenSaid() {
-        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "@Birkhall-School.example"))).isTrue();
-        assertThat(holds(sender(AddressTest.How.AT_DOMAIN, "birkhall-school.example"))).isFalse();
-        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "hall-school.example"))).isFalse();
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "@Birkhall-School.example")))
+                .isTrue();
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN, "birkhall-school.example")))
+                .isFalse();
+        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "hall-school.example")))
+                .isFalse();
     }
 
     @Test
@@ -65,13 +68,16 @@ class CriteriaTest {
     /** UTS 46: an internationalised domain and its A-label are the same. */
     @Test
     void anInternationalisedDomainIsItsAsciiForm() {
-        assertThat(sender(AddressTest.How.AT_DOMAIN, "gärten.example").values()).containsExactly("xn--grten-gra.example");
+        assertThat(sender(AddressTest.How.AT_DOMAIN, "gärten.example").values())
+                .containsExactly("xn--grten-gra.example");
     }
 
     @Test
     void negationTurnsEveryTestAndNoneOfTurnsAnyOf() {
         List<Criterion> tests = List.of(
-                words(TextTest.Part.SUBJECT, "visit"), words(TextTest.Part.TEXT, "swap"), sender(AddressTest.How.IS, "a@b.example"));
+                words(TextTest.Part.SUBJECT, "visit"),
+                words(TextTest.Part.TEXT, "swap"),
+                sender(AddressTest.How.IS, "a@b.example"));
         for (Criterion test : tests) {
             Criterion negated = test instanceof TextTest t
                     ? new TextTest(t.part(), t.phrases(), true)
@@ -100,24 +106,31 @@ class CriteriaTest {
     void aNearMissFailsByOneCriterionWhileAnotherHolds() {
         Criterion holds = sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example");
         Criterion fails = words(TextTest.Part.SUBJECT, "class booking");
-        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(holds, fails)), Searchable.of(message))).contains(fails);
-        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(fails, fails)), Searchable.of(message))).isEmpty();
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(holds, fails)), Searchable.of(message)))
+                .contains(fails);
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(fails, fails)), Searchable.of(message)))
+                .isEmpty();
     }
 
     @Test
     void matchedWordsAreMarkedWhereTheyAreDisplayedAndOverlapsMerge() {
         Marks marks = new Marks("Anna", "Guided visits", List.of("no", "A guided visit."));
         List<Mark> found = marks.of(words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "visits"));
-        assertThat(found).extracting(m -> m.place() + " " + m.part() + " " + m.span().start() + "-" + m.span().end())
+        assertThat(found)
+                .extracting(m -> m.place() + " " + m.part() + " " + m.span().start() + "-"
+                        + m.span().end())
                 .containsExactly("SUBJECT 0 0-13", "TEXT 1 2-14");
     }
 
     @Test
     void criteriaReadBackAsOneClause() {
-        Criterion all = new Group(Group.How.ALL, List.of(
-                sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example"),
-                words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "class booking")));
-        assertThat(all.inWords()).isEqualTo(
-                "from anyone at birkhall-school.example and with “guided visit” or “class booking” in the subject or text");
+        Criterion all = new Group(
+                Group.How.ALL,
+                List.of(
+                        sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example"),
+                        words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "class booking")));
+        assertThat(all.inWords())
+                .isEqualTo(
+                        "from anyone at birkhall-school.example and with “guided visit” or “class booking” in the subject or text");
     }
 }

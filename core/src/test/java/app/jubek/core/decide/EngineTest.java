@@ -35,7 +35,9 @@ class EngineTest {
 
     private static Criterion words(String... phrases) {
         return new TextTest(
-                TextTest.Part.SUBJECT_OR_TEXT, Arrays.stream(phrases).map(app.jubek.core.text.Phrase::of).toList(), false);
+                TextTest.Part.SUBJECT_OR_TEXT,
+                Arrays.stream(phrases).map(app.jubek.core.text.Phrase::of).toList(),
+                false);
     }
 
     private static Rule rule(String name, Criterion picksOut, Step... steps) {
@@ -44,8 +46,7 @@ class EngineTest {
     }
 
     private static Rule except(Rule rule, Criterion leavesOut) {
-        return new Rule(
-                rule.id(), 1, rule.name(), rule.picksOut(), leavesOut, rule.steps(), rule.ending(), rule.on());
+        return new Rule(rule.id(), 1, rule.name(), rule.picksOut(), leavesOut, rule.steps(), rule.ending(), rule.on());
     }
 
     private static Decision decide(String mail, Rule... rules) {
@@ -53,7 +54,10 @@ class EngineTest {
     }
 
     private static List<String> done(Decision decision) {
-        return decision.planned().stream().map(PlannedStep::step).map(Step::done).toList();
+        return decision.planned().stream()
+                .map(PlannedStep::step)
+                .map(Step::done)
+                .toList();
     }
 
     private static List<Reason> reasons(Decision decision) {
@@ -62,7 +66,11 @@ class EngineTest {
 
     @Test
     void theOrderOfTheListIsTheOrderOfWorkAndARuleThatEndsEnds() {
-        Decision decision = decide(MAIL, rule("a", words("visit"), TO_EDUCATION), rule("b", words("guided"), SEEDS), rule("c", words("visit"), SEEDS));
+        Decision decision = decide(
+                MAIL,
+                rule("a", words("visit"), TO_EDUCATION),
+                rule("b", words("guided"), SEEDS),
+                rule("c", words("visit"), SEEDS));
         assertThat(done(decision)).containsExactly("redirected to education@ostrel-gardens.example", "filed in Seeds");
         assertThat(decision.trace().get(2)).isInstanceOf(Outcome.NotReached.class);
         assertThat(decision.staysInInbox()).isFalse();
@@ -70,8 +78,10 @@ class EngineTest {
 
     @Test
     void passingOnKeepsTheMessageInPlaceAndSoDoesAnAnswer() {
-        assertThat(decide(MAIL, rule("a", words("visit"), TO_EDUCATION)).staysInInbox()).isTrue();
-        assertThat(decide(MAIL, rule("a", words("visit"), ANSWER)).staysInInbox()).isTrue();
+        assertThat(decide(MAIL, rule("a", words("visit"), TO_EDUCATION)).staysInInbox())
+                .isTrue();
+        assertThat(decide(MAIL, rule("a", words("visit"), ANSWER)).staysInInbox())
+                .isTrue();
     }
 
     @Test
@@ -85,29 +95,48 @@ class EngineTest {
     void everyRuleSaysInWordsWhatItMadeOfTheMessage() {
         Rule off = rule("off", words("visit"), SEEDS);
         Rule paused = new Rule(off.id(), 1, "off", off.picksOut(), new Nothing(), off.steps(), off.ending(), false);
-        Decision decision = decide(MAIL, paused, rule("miss", words("price list"), SEEDS), rule("hit", words("guided visit"), TO_EDUCATION));
-        assertThat(decision.inWords()).containsExactly(
-                "“off”: paused.",
-                "“miss”: not picked, because it is not mail with “price list” in the subject or text.",
-                "“hit”: picked, because it is mail with “guided visit” in the subject or text; later rules go on.",
-                "To be redirected to education@ostrel-gardens.example by “hit”.",
-                "It stays in the inbox.");
+        Decision decision = decide(
+                MAIL,
+                paused,
+                rule("miss", words("price list"), SEEDS),
+                rule("hit", words("guided visit"), TO_EDUCATION));
+        assertThat(decision.inWords())
+                .containsExactly(
+                        "“off”: paused.",
+                        "“miss”: not picked, because it is not mail with “price list” in the subject or text.",
+                        "“hit”: picked, because it is mail with “guided visit” in the subject or text; later rules go on.",
+                        "To be redirected to education@ostrel-gardens.example by “hit”.",
+                        "It stays in the inbox.");
     }
 
     @Test
     void mailThatCameBeforeARuleWasSwitchedOnIsNotTouchedByIt() {
         Rule rule = rule("a", words("visit"), SEEDS);
         Surroundings before = Mails.surroundings();
-        Surroundings at = new Surroundings(before.now(), before.received(), before.own(), before.ledger(), before.hops(),
-                Map.of(rule.id(), before.received().plusSeconds(1)), false);
+        Surroundings at = new Surroundings(
+                before.now(),
+                before.received(),
+                before.own(),
+                before.ledger(),
+                before.hops(),
+                Map.of(rule.id(), before.received().plusSeconds(1)),
+                false);
         Decision decision = Engine.decide(RuleBook.of(List.of(rule)), Mails.read(MAIL), at);
         assertThat(decision.trace().get(0)).isInstanceOf(Outcome.NotYetOn.class);
     }
 
     @Test
     void anOutsideAddressIsHeldAndInsideOneIsNot() {
-        Decision decision = decide(MAIL, rule("a", new Everything(),
-                new Step.Forward(List.of(MailAddress.of("x@elsewhere.example"), MailAddress.of("noor@volunteers.ostrel-gardens.example")), "")));
+        Decision decision = decide(
+                MAIL,
+                rule(
+                        "a",
+                        new Everything(),
+                        new Step.Forward(
+                                List.of(
+                                        MailAddress.of("x@elsewhere.example"),
+                                        MailAddress.of("noor@volunteers.ostrel-gardens.example")),
+                                "")));
         assertThat(done(decision)).containsExactly("forwarded to noor@volunteers.ostrel-gardens.example");
         assertThat(decision.notDone()).singleElement().satisfies(n -> {
             assertThat(n.waits()).isTrue();
@@ -122,16 +151,20 @@ class EngineTest {
                 .containsExactly(Reason.BACK_TO_WRITER);
         assertThat(reasons(decide(MAIL, rule("a", words("visit"), redirect("photos@ostrel-gardens.example")))))
                 .containsExactly(Reason.BACK_TO_MAILBOX);
-        assertThat(reasons(decide(MAIL, rule("a", words("visit"), TO_EDUCATION), rule("b", words("visit"), TO_EDUCATION))))
+        assertThat(reasons(
+                        decide(MAIL, rule("a", words("visit"), TO_EDUCATION), rule("b", words("visit"), TO_EDUCATION))))
                 .containsExactly(Reason.SAME_DESTINATION);
     }
 
     @Test
     void aMessageIsAnsweredOnceTheFirstRuleDecidesEvenIfItsAnswerIsWithheld() {
-        Rule goesOn = new Rule(new RuleId("a"), 1, "a", words("visit"), new Nothing(), List.of(ANSWER), Ending.GOES_ON, true);
-        assertThat(reasons(decide(MAIL, goesOn, rule("b", words("visit"), ANSWER)))).containsExactly(Reason.OVERTAKEN);
+        Rule goesOn =
+                new Rule(new RuleId("a"), 1, "a", words("visit"), new Nothing(), List.of(ANSWER), Ending.GOES_ON, true);
+        assertThat(reasons(decide(MAIL, goesOn, rule("b", words("visit"), ANSWER))))
+                .containsExactly(Reason.OVERTAKEN);
         String list = Mails.from("anna@school.example", "visit", "x", "List-Id: <l.example>");
-        assertThat(reasons(decide(list, goesOn, rule("b", words("visit"), ANSWER)))).containsExactly(Reason.LIST, Reason.OVERTAKEN);
+        assertThat(reasons(decide(list, goesOn, rule("b", words("visit"), ANSWER))))
+                .containsExactly(Reason.LIST, Reason.OVERTAKEN);
     }
 
     @Test
@@ -144,15 +177,19 @@ class EngineTest {
 
     @Test
     void mailLeavesFirstThenMarksAreSetAndOnlyThenTheMessageMoves() {
-        Decision decision = decide(MAIL, rule("a", words("visit"), SEEDS, new Step.Mark(List.of(Step.Flag.SEEN)), TO_EDUCATION));
-        assertThat(done(decision)).containsExactly("redirected to education@ostrel-gardens.example", "marked read", "filed in Seeds");
+        Decision decision =
+                decide(MAIL, rule("a", words("visit"), SEEDS, new Step.Mark(List.of(Step.Flag.SEEN)), TO_EDUCATION));
+        assertThat(done(decision))
+                .containsExactly("redirected to education@ostrel-gardens.example", "marked read", "filed in Seeds");
     }
 
     @Test
     void theSameInputGivesTheSameDecision() {
         Rule rule = rule("a", words("visit"), TO_EDUCATION, ANSWER);
         assertThat(decide(MAIL, rule)).isEqualTo(decide(MAIL, rule));
-        Surroundings answered = Mails.at(Mails.NOW, new Ledger(List.of(new Ledger.Entry(rule.id(), Mails.NOW.minusSeconds(60)))));
-        assertThat(reasons(Engine.decide(RuleBook.of(List.of(rule)), Mails.read(MAIL), answered))).containsExactly(Reason.ANSWERED_BEFORE);
+        Surroundings answered =
+                Mails.at(Mails.NOW, new Ledger(List.of(new Ledger.Entry(rule.id(), Mails.NOW.minusSeconds(60)))));
+        assertThat(reasons(Engine.decide(RuleBook.of(List.of(rule)), Mails.read(MAIL), answered)))
+                .containsExactly(Reason.ANSWERED_BEFORE);
     }
 }

@@ -13,13 +13,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ReadingTest {
     /** RFC 2047 §8, the table of encoded words, as a reader sees them. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "(=?ISO-8859-1?Q?a?=) | (a)",
-        "(=?ISO-8859-1?Q?a?= b) | (a b)",
-        "(=?ISO-8859-1?Q?a?= =?ISO-8859-1?Q?b?=) | (ab)",
-        "(=?ISO-8859-1?Q?a_b?=) | (a b)",
-        "(=?ISO-8859-1?Q?a?= =?ISO-8859-2?Q?_b?=) | (a b)"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "(=?ISO-8859-1?Q?a?=) | (a)",
+                "(=?ISO-8859-1?Q?a?= b) | (a b)",
+                "(=?ISO-8859-1?Q?a?= =?ISO-8859-1?Q?b?=) | (ab)",
+                "(=?ISO-8859-1?Q?a_b?=) | (a b)",
+                "(=?ISO-8859-1?Q?a?= =?ISO-8859-2?Q?_b?=) | (a b)"
+            })
     void encodedWordsAreReadAsTheStandardShowsThem(String raw, String shown) {
         assertThat(Mails.read("Subject: " + raw + "\r\n\r\n").subject()).isEqualTo(shown);
     }
@@ -27,21 +29,31 @@ class ReadingTest {
     /** RFC 5322 Appendix A.1.3 (group addresses) and A.6.1 (obsolete addressing). */
     @Test
     void groupsEmptyListsAndObsoleteFormsOfTheStandardAreRead() {
-        ReadMessage group = Mails.read("From: Pete <pete@silly.example>\r\n"
-                + "To: A Group:Ed Jones <joe@where.test>,John <jdoe@one.test>;\r\nCc: Undisclosed recipients:;\r\n\r\n");
-        assertThat(group.in(Role.TO)).extracting(MailAddress::address).containsExactly("joe@where.test", "jdoe@one.test");
+        ReadMessage group = Mails.read(
+                "From: Pete <pete@silly.example>\r\n"
+                        + "To: A Group:Ed Jones <joe@where.test>,John <jdoe@one.test>;\r\nCc: Undisclosed recipients:;\r\n\r\n");
+        assertThat(group.in(Role.TO))
+                .extracting(MailAddress::address)
+                .containsExactly("joe@where.test", "jdoe@one.test");
         assertThat(group.in(Role.CC)).isEmpty();
         ReadMessage obsolete = Mails.read("From: Joe Q. Public <john.q.public@example.com>\r\n"
                 + "To: Mary Smith <@node.test:mary@example.net>, , jdoe@test  . example\r\n\r\n");
-        assertThat(obsolete.in(Role.TO)).extracting(MailAddress::address).contains("mary@example.net", "jdoe@test.example");
+        assertThat(obsolete.in(Role.TO))
+                .extracting(MailAddress::address)
+                .contains("mary@example.net", "jdoe@test.example");
     }
 
     /** RFC 2046 §5.1.4: of alternatives one is read, here the plain one; RFC 5173 §5: parts are matched one by one. */
     @Test
     void ofAlternativesThePlainTextIsReadAndHtmlOnlyAsItsText() {
-        ReadMessage both = Mails.read("Content-Type: multipart/alternative; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\n"
-                + "plain words\r\n--b\r\nContent-Type: text/html\r\n\r\n<p>html words</p>\r\n--b--\r\n");
-        assertThat(both.texts()).singleElement().asString().contains("plain words").doesNotContain("html");
+        ReadMessage both = Mails.read(
+                "Content-Type: multipart/alternative; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\n"
+                        + "plain words\r\n--b\r\nContent-Type: text/html\r\n\r\n<p>html words</p>\r\n--b--\r\n");
+        assertThat(both.texts())
+                .singleElement()
+                .asString()
+                .contains("plain words")
+                .doesNotContain("html");
         ReadMessage html = Mails.read("Content-Type: text/html\r\n\r\n<style>p{}</style><p>Two<br>lines</p>"
                 + "<p style='display: none'>unseen</p><script>no()</script><div hidden>nor this</div>");
         assertThat(html.texts()).containsExactly("Two\nlines");
@@ -49,32 +61,42 @@ class ReadingTest {
 
     @Test
     void partsWithAFileNameAreAttachments() {
-        ReadMessage message = Mails.read("Content-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n\r\nhello\r\n--b\r\n"
-                + "Content-Type: text/plain; name=\"list.txt\"\r\nContent-Disposition: attachment; filename=\"list.txt\"\r\n\r\nabc\r\n--b--\r\n");
+        ReadMessage message = Mails.read(
+                "Content-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n\r\nhello\r\n--b\r\n"
+                        + "Content-Type: text/plain; name=\"list.txt\"\r\nContent-Disposition: attachment; filename=\"list.txt\"\r\n\r\nabc\r\n--b--\r\n");
         assertThat(message.texts()).hasSize(1);
         assertThat(message.attachments()).containsExactly(new Attachment("list.txt", "text/plain", 3));
     }
 
     @Test
     void onlyTheTopmostReturnPathAboveReceivedCounts() {
-        ReadMessage message = Mails.read("Received: by a.example\r\nReturn-Path: <forged@x.example>\r\nFrom: a@b.example\r\n\r\n");
+        ReadMessage message =
+                Mails.read("Received: by a.example\r\nReturn-Path: <forged@x.example>\r\nFrom: a@b.example\r\n\r\n");
         assertThat(message.returnPath()).isInstanceOf(ReturnPath.Absent.class);
-        assertThat(Mails.read("Return-Path: <>\r\nReceived: x\r\n\r\n").returnPath()).isInstanceOf(ReturnPath.Null.class);
+        assertThat(Mails.read("Return-Path: <>\r\nReceived: x\r\n\r\n").returnPath())
+                .isInstanceOf(ReturnPath.Null.class);
     }
 
     /** RFC 3834 §5: comments and parameters may stand in Auto-Submitted; "no" is a person. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "auto-generated | AUTOMATIC_NOTICE", "auto-replied (away (really)); x=y | AUTOMATIC_REPLY", "No | PERSON"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "auto-generated | AUTOMATIC_NOTICE",
+                "auto-replied (away (really)); x=y | AUTOMATIC_REPLY",
+                "No | PERSON"
+            })
     void autoSubmittedTellsWhoSentIt(String value, SentBy by) {
-        assertThat(Mails.read(Mails.from("a@b.example", "s", "t", "Auto-Submitted: " + value)).sentBy()).containsExactly(by);
+        assertThat(Mails.read(Mails.from("a@b.example", "s", "t", "Auto-Submitted: " + value))
+                        .sentBy())
+                .containsExactly(by);
     }
 
     @Test
     void whatAHostileSenderCanWriteIsStillRead() {
         assertThat(Mails.read("").subject()).isEmpty();
-        assertThat(Mails.read("no header at all, just words\r\nand more").notes()).isEmpty();
+        assertThat(Mails.read("no header at all, just words\r\nand more").notes())
+                .isEmpty();
         byte[] rubbish = new byte[50_000];
         new Random(3).nextBytes(rubbish);
         assertThat(Mails.read(rubbish).size()).isEqualTo(50_000);
@@ -90,7 +112,11 @@ class ReadingTest {
     void nestingPartsAndAddressesAreCutAtTheLimitsAndSaySo() {
         StringBuilder nested = new StringBuilder("Subject: deep\r\n");
         for (int i = 0; i < 1_000; i++) {
-            nested.append("Content-Type: multipart/mixed; boundary=b").append(i).append("\r\n\r\n--b").append(i).append("\r\n");
+            nested.append("Content-Type: multipart/mixed; boundary=b")
+                    .append(i)
+                    .append("\r\n\r\n--b")
+                    .append(i)
+                    .append("\r\n");
         }
         assertThat(Mails.read(nested.toString()).notes()).anyMatch(note -> note.contains("deeper than 50 levels"));
         String crowd = "a@b.example, ".repeat(12_000);
@@ -117,6 +143,7 @@ class ReadingTest {
         String mail = "Received: one\r\n\tfolded\r\nFrom: a@b.example\r\n\r\nbody";
         String copy = "Return-Path: <x@y.example>\r\nReceived: two\r\nDelivered-To: z\r\nFrom: a@b.example\r\n\r\nbody";
         assertThat(TraceFields.digestBelow(mail.getBytes())).isEqualTo(TraceFields.digestBelow(copy.getBytes()));
-        assertThat(TraceFields.digestBelow((mail + "!").getBytes())).isNotEqualTo(TraceFields.digestBelow(mail.getBytes()));
+        assertThat(TraceFields.digestBelow((mail + "!").getBytes()))
+                .isNotEqualTo(TraceFields.digestBelow(mail.getBytes()));
     }
 }

@@ -42,7 +42,9 @@ class ComposerTest {
     /** RFC 5322 §3.6.4 and §3.6.6; common practice: a forward carries a prefix and shows the forwarder. */
     @Test
     void aForwardIsANewMessageWithPrefixReferencesAndHopMark() throws Exception {
-        Composed out = compose(new Step.Forward(List.of(EDUCATION), "Please see below."), Mails.from("anna@school.example", "Führung", "24 pupils\r\n.dot"));
+        Composed out = compose(
+                new Step.Forward(List.of(EDUCATION), "Please see below."),
+                Mails.from("anna@school.example", "Führung", "24 pupils\r\n.dot"));
         MimeMessage message = parsed(out.octets());
         assertThat(message.getSubject()).isEqualTo("Fwd: Führung");
         assertThat(message.getFrom()[0].toString()).contains("visits@ostrel-gardens.example");
@@ -50,7 +52,8 @@ class ComposerTest {
         assertThat(message.getHeader("Auto-Submitted")).containsExactly("auto-generated");
         assertThat(message.getHeader(HopMark.FIELD)).hasSize(1);
         assertThat(message.getMessageID()).isEqualTo(out.messageId());
-        assertThat(message.getContent().toString()).containsSubsequence("Please see below.", "From: Anna <anna@school.example>", "24 pupils", ".dot");
+        assertThat(message.getContent().toString())
+                .containsSubsequence("Please see below.", "From: Anna <anna@school.example>", "24 pupils", ".dot");
         assertThat(message.getSentDate().toInstant()).isEqualTo(Mails.NOW);
     }
 
@@ -58,11 +61,14 @@ class ComposerTest {
     void attachmentsGoAlongBitForBit() throws Exception {
         byte[] file = new byte[5_000];
         new java.util.Random(1).nextBytes(file);
-        String raw = Mails.from("a@school.example", "s", "", "Content-Type: multipart/mixed; boundary=b").stripTrailing()
+        String raw = Mails.from("a@school.example", "s", "", "Content-Type: multipart/mixed; boundary=b")
+                        .stripTrailing()
                 + "\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nhello\r\n--b\r\nContent-Type: image/png\r\n"
                 + "Content-Disposition: attachment; filename=\"leaf.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n"
                 + java.util.Base64.getMimeEncoder().encodeToString(file) + "\r\n--b--\r\n";
-        MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), ""), raw).octets()).getContent();
+        MimeMultipart parts = (MimeMultipart) parsed(
+                        compose(new Step.Forward(List.of(EDUCATION), ""), raw).octets())
+                .getContent();
         assertThat(parts.getCount()).isEqualTo(2);
         Part attached = parts.getBodyPart(1);
         assertThat(attached.getFileName()).isEqualTo("leaf.png");
@@ -72,7 +78,9 @@ class ComposerTest {
     @Test
     void whatCouldBeReadOnlyInPartIsForwardedWholeAsAnAttachedMessage() throws Exception {
         String raw = Mails.from("a@school.example", "s", "hello", "Content-Type: text/plain; charset=no-such");
-        MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), "note"), raw).octets()).getContent();
+        MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), "note"), raw)
+                        .octets())
+                .getContent();
         assertThat(parts.getBodyPart(1).getContentType()).startsWith("message/rfc822");
     }
 
@@ -92,9 +100,13 @@ class ComposerTest {
     /** RFC 5228 §4.2: mail from the null path stays so; else the mailbox answers for it. */
     @Test
     void aRedirectsEnvelopeSenderIsTheMailboxOrTheNullPath() {
-        assertThat(compose(new Step.Redirect(List.of(EDUCATION)), Mails.from("a@b.example", "s", "t")).outgoing().envelopeSender())
+        assertThat(compose(new Step.Redirect(List.of(EDUCATION)), Mails.from("a@b.example", "s", "t"))
+                        .outgoing()
+                        .envelopeSender())
                 .contains(Mails.VISITS.identity());
-        assertThat(compose(new Step.Redirect(List.of(EDUCATION)), "Return-Path: <>\r\nFrom: a@b.example\r\n\r\n").outgoing().envelopeSender())
+        assertThat(compose(new Step.Redirect(List.of(EDUCATION)), "Return-Path: <>\r\nFrom: a@b.example\r\n\r\n")
+                        .outgoing()
+                        .envelopeSender())
                 .isEmpty();
     }
 
@@ -118,16 +130,32 @@ class ComposerTest {
         String raw = Mails.from("a@b.example", "s", "t");
         String id = compose(new Step.Redirect(List.of(EDUCATION)), raw).messageId();
         assertThat(id).matches("<[0-9a-f]{32}@ostrel-gardens\\.example>");
-        assertThat(compose(new Step.Redirect(List.of(EDUCATION)), "Received: again\r\n" + raw.substring(raw.indexOf("From"))).messageId()).isEqualTo(id);
-        assertThat(compose(new Step.Redirect(List.of(MailAddress.of("duty@ostrel-gardens.example"))), raw).messageId()).isNotEqualTo(id);
+        assertThat(compose(
+                                new Step.Redirect(List.of(EDUCATION)),
+                                "Received: again\r\n" + raw.substring(raw.indexOf("From")))
+                        .messageId())
+                .isEqualTo(id);
+        assertThat(compose(new Step.Redirect(List.of(MailAddress.of("duty@ostrel-gardens.example"))), raw)
+                        .messageId())
+                .isNotEqualTo(id);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"x\r\nBcc: evil@x.example", "x\u2028Bcc: evil@x.example", "\u202Egnp.exe", "\0nul", "=?utf-8?Q?x=0D=0ABcc:_evil@x.example?="})
+    @ValueSource(
+            strings = {
+                "x\r\nBcc: evil@x.example",
+                "x\u2028Bcc: evil@x.example",
+                "\u202Egnp.exe",
+                "\0nul",
+                "=?utf-8?Q?x=0D=0ABcc:_evil@x.example?="
+            })
     void aHostileSubjectAddsNoFieldAndNoRecipient(String subject) throws Exception {
-        MimeMessage message = parsed(compose(new Step.Forward(List.of(EDUCATION), ""), Mails.from("a@b.example", subject, "t")).octets());
+        MimeMessage message =
+                parsed(compose(new Step.Forward(List.of(EDUCATION), ""), Mails.from("a@b.example", subject, "t"))
+                        .octets());
         assertThat(message.getHeader("Bcc")).isNull();
         assertThat(Arrays.toString(message.getAllRecipients())).isEqualTo("[education@ostrel-gardens.example]");
-        assertThat(message.getSubject().chars().noneMatch(c -> c < ' ' || c == 0x202E)).isTrue();
+        assertThat(message.getSubject().chars().noneMatch(c -> c < ' ' || c == 0x202E))
+                .isTrue();
     }
 }

@@ -30,11 +30,19 @@ class EvidenceTest {
     private void mail(String sender, String subject) {
         List<MailAddress> from = List.of(MailAddress.of(sender));
         count++;
-        corpus.add(new PastMessage(count, BEGIN.plusSeconds(count * 60L), sender, subject, Searchable.of(subject, List.of(""), from, List.of())));
+        corpus.add(new PastMessage(
+                count,
+                BEGIN.plusSeconds(count * 60L),
+                sender,
+                subject,
+                Searchable.of(subject, List.of(""), from, List.of())));
     }
 
     private static Criterion subject(String... phrases) {
-        return new TextTest(TextTest.Part.SUBJECT, java.util.Arrays.stream(phrases).map(Phrase::of).toList(), false);
+        return new TextTest(
+                TextTest.Part.SUBJECT,
+                java.util.Arrays.stream(phrases).map(Phrase::of).toList(),
+                false);
     }
 
     private static Criterion at(String domain) {
@@ -56,15 +64,23 @@ class EvidenceTest {
         mail("c@school.example", "term dates");
         mail("d@other.example", "guided visit");
         mail("e@school.example", "urgent guided visit");
-        Rule inHand = rule("hand", new Group(Group.How.ALL, List.of(at("school.example"), subject("guided visit"))),
-                new Group(Group.How.ANY, List.of(subject("invoice"))), Ending.GOES_ON);
+        Rule inHand = rule(
+                "hand",
+                new Group(Group.How.ALL, List.of(at("school.example"), subject("guided visit"))),
+                new Group(Group.How.ANY, List.of(subject("invoice"))),
+                Ending.GOES_ON);
         Rule earlier = rule("earlier", subject("urgent"), new Nothing(), Ending.ENDS_HERE);
         Rule later = rule("later", subject("visit"), new Nothing(), Ending.ENDS_HERE);
         Evidence evidence = evidence(inHand, earlier, inHand, later);
-        assertThat(evidence.counts()).containsOnly(
-                java.util.Map.entry(Counter.PICKED, 1), java.util.Map.entry(Counter.LEFT_OUT, 1), java.util.Map.entry(Counter.TAKEN_EARLIER, 1),
-                java.util.Map.entry(Counter.ALSO_LATER, 1), java.util.Map.entry(Counter.NEAR_MISS, 2));
-        assertThat(evidence.picksOut()).extracting(CriterionFigures::reach, CriterionFigures::effect)
+        assertThat(evidence.counts())
+                .containsOnly(
+                        java.util.Map.entry(Counter.PICKED, 1),
+                        java.util.Map.entry(Counter.LEFT_OUT, 1),
+                        java.util.Map.entry(Counter.TAKEN_EARLIER, 1),
+                        java.util.Map.entry(Counter.ALSO_LATER, 1),
+                        java.util.Map.entry(Counter.NEAR_MISS, 2));
+        assertThat(evidence.picksOut())
+                .extracting(CriterionFigures::reach, CriterionFigures::effect)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(4, 1), org.assertj.core.groups.Tuple.tuple(4, 1));
         assertThat(evidence.leavesOut().get(0).effect()).isEqualTo(1);
     }
@@ -74,14 +90,17 @@ class EvidenceTest {
         Random random = new Random(11);
         List<String> words = List.of("visit", "invoice", "urgent", "seeds", "term");
         for (int i = 0; i < 400; i++) {
-            mail("x@" + (random.nextBoolean() ? "school" : "other") + ".example",
+            mail(
+                    "x@" + (random.nextBoolean() ? "school" : "other") + ".example",
                     words.get(random.nextInt(5)) + " " + words.get(random.nextInt(5)));
         }
         for (Ending ending : Ending.values()) {
             Rule inHand = rule("hand", subject("visit", "seeds"), subject("invoice"), Ending.GOES_ON);
             Evidence evidence = evidence(inHand, rule("earlier", subject("urgent"), new Nothing(), ending), inHand);
             int meet = evidence.picksOut().get(0).reach();
-            assertThat(evidence.count(Counter.PICKED) + evidence.count(Counter.LEFT_OUT) + evidence.count(Counter.TAKEN_EARLIER))
+            assertThat(evidence.count(Counter.PICKED)
+                            + evidence.count(Counter.LEFT_OUT)
+                            + evidence.count(Counter.TAKEN_EARLIER))
                     .isEqualTo(meet);
         }
     }
@@ -100,6 +119,8 @@ class EvidenceTest {
         Rule rule = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
         assertThat(evidence(rule, rule).count(Counter.PICKED)).isEqualTo(1);
         mail("a@school.example", "visit two");
-        assertThat(evidence(rule, rule).standings()).extracting(s -> s.message().subject()).containsExactly("visit two", "visit one");
+        assertThat(evidence(rule, rule).standings())
+                .extracting(s -> s.message().subject())
+                .containsExactly("visit two", "visit one");
     }
 }

@@ -31,54 +31,71 @@ class ReplyGuardTest {
     @Test
     void anOrdinaryMessageOfAPersonMayBeAnswered() {
         assertThat(against(person())).isEmpty();
-        assertThat(against(person("Auto-Submitted: no (a person wrote this)", "Precedence: first-class"))).isEmpty();
+        assertThat(against(person("Auto-Submitted: no (a person wrote this)", "Precedence: first-class")))
+                .isEmpty();
     }
 
     /** RFC 3834 §2 and §5; RFC 5230 §4.5 and §4.6; Precedence, spam marks and calendars are common practice. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "Auto-Submitted: auto-replied | AUTOMATIC",
-        "Auto-Submitted: (x) auto-generated; owner=me | AUTOMATIC",
-        "List-Id: <a.example> | LIST",
-        "list-unsubscribe: <mailto:a@b.example> | LIST",
-        "Precedence: BULK | MASS_MAIL",
-        "Precedence: junk | MASS_MAIL",
-        "Precedence: list | MASS_MAIL",
-        "X-Spam-Flag: YES | SPAM",
-        "X-Spam-Status: Yes, score=9 | SPAM",
-        "Content-Type: multipart/report; boundary=b | REPORT",
-        "Content-Type: text/calendar | CALENDAR"
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Auto-Submitted: auto-replied | AUTOMATIC",
+                "Auto-Submitted: (x) auto-generated; owner=me | AUTOMATIC",
+                "List-Id: <a.example> | LIST",
+                "list-unsubscribe: <mailto:a@b.example> | LIST",
+                "Precedence: BULK | MASS_MAIL",
+                "Precedence: junk | MASS_MAIL",
+                "Precedence: list | MASS_MAIL",
+                "X-Spam-Flag: YES | SPAM",
+                "X-Spam-Status: Yes, score=9 | SPAM",
+                "Content-Type: multipart/report; boundary=b | REPORT",
+                "Content-Type: text/calendar | CALENDAR"
+            })
     void aFieldThatForbidsAnAnswerIsSeen(String field, Reason reason) {
         assertThat(against(person(field))).containsExactly(reason);
     }
 
     /** RFC 5230 §4.6 names these local parts; those that refuse answers by name are common practice. */
     @ParameterizedTest
-    @CsvSource({"MAILER-DAEMON,SYSTEM_WRITER", "owner-seeds,SYSTEM_WRITER", "seeds-request,SYSTEM_WRITER", "listserv,SYSTEM_WRITER",
-        "majordomo,SYSTEM_WRITER", "seeds-bounces,SYSTEM_WRITER", "noreply,NO_REPLY_WRITER", "No-Reply,NO_REPLY_WRITER",
-        "donotreply,NO_REPLY_WRITER", "postmaster,POSTMASTER"})
+    @CsvSource({
+        "MAILER-DAEMON,SYSTEM_WRITER",
+        "owner-seeds,SYSTEM_WRITER",
+        "seeds-request,SYSTEM_WRITER",
+        "listserv,SYSTEM_WRITER",
+        "majordomo,SYSTEM_WRITER",
+        "seeds-bounces,SYSTEM_WRITER",
+        "noreply,NO_REPLY_WRITER",
+        "No-Reply,NO_REPLY_WRITER",
+        "donotreply,NO_REPLY_WRITER",
+        "postmaster,POSTMASTER"
+    })
     void aMachinesAddressIsNeverAnswered(String local, Reason reason) {
         assertThat(against(Mails.from(local + "@school.example", "s", "t"))).contains(reason);
     }
 
     @Test
     void withoutAReturnPathOrWithTheNullPathThereIsNoAnswer() {
-        assertThat(against("From: a@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n")).containsExactly(Reason.NO_RETURN_PATH);
+        assertThat(against("From: a@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
+                .containsExactly(Reason.NO_RETURN_PATH);
         assertThat(against("Return-Path: <>\r\nFrom: a@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
                 .containsExactly(Reason.NULL_RETURN_PATH);
     }
 
     @Test
     void noOrSeveralWritersGetNoAnswer() {
-        assertThat(against("Return-Path: <a@b.example>\r\nTo: visits@ostrel-gardens.example\r\n\r\n")).contains(Reason.NOT_ONE_WRITER);
-        assertThat(against("Return-Path: <a@b.example>\r\nFrom: a@b.example, c@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
+        assertThat(against("Return-Path: <a@b.example>\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
+                .contains(Reason.NOT_ONE_WRITER);
+        assertThat(
+                        against(
+                                "Return-Path: <a@b.example>\r\nFrom: a@b.example, c@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
                 .contains(Reason.NOT_ONE_WRITER);
     }
 
     @Test
     void theMailboxNeverAnswersItselfUnderAnyOfItsAddresses() {
-        assertThat(against(Mails.from("photos+x@ostrel-gardens.example", "s", "t"))).contains(Reason.OWN_WRITER);
+        assertThat(against(Mails.from("photos+x@ostrel-gardens.example", "s", "t")))
+                .contains(Reason.OWN_WRITER);
     }
 
     /** RFC 5230 §4.5: an own address must be named among the recipients; an alias the rule names counts. */
@@ -87,13 +104,15 @@ class ReplyGuardTest {
         String other = "Return-Path: <a@b.example>\r\nFrom: a@b.example\r\nTo: walks@ostrel-gardens.example\r\n\r\n";
         assertThat(against(other)).containsExactly(Reason.NOT_WRITTEN_TO_US);
         MailAddress alias = MailAddress.of("walks@ostrel-gardens.example");
-        assertThat(against(other, new ReplyGuard.Circumstances(Mails.VISITS, List.of(alias), false))).isEmpty();
+        assertThat(against(other, new ReplyGuard.Circumstances(Mails.VISITS, List.of(alias), false)))
+                .isEmpty();
         assertThat(against(person("Resent-To: photos@ostrel-gardens.example"))).isEmpty();
     }
 
     @Test
     void aConversationWeAreInIsLeftToPeople() {
-        assertThat(against(person(), new ReplyGuard.Circumstances(Mails.VISITS, List.of(), true))).containsExactly(Reason.CONVERSATION);
+        assertThat(against(person(), new ReplyGuard.Circumstances(Mails.VISITS, List.of(), true)))
+                .containsExactly(Reason.CONVERSATION);
     }
 
     @Test
@@ -105,43 +124,67 @@ class ReplyGuardTest {
     @Test
     void aForgedOrAlteredMarkCountsForNothing() {
         String mark = Mails.HOPS.next(Mails.read(person()), MailAddress.of("duty@ostrel-gardens.example"));
-        assertThat(against(person(HopMark.FIELD + ": " + mark.replaceFirst("m=.", "m=0")))).isEmpty();
-        assertThat(against(person(HopMark.FIELD + ": v=1; m=0123456789abcdef; s=" + "0".repeat(64)))).isEmpty();
+        assertThat(against(person(HopMark.FIELD + ": " + mark.replaceFirst("m=.", "m=0"))))
+                .isEmpty();
+        assertThat(against(person(HopMark.FIELD + ": v=1; m=0123456789abcdef; s=" + "0".repeat(64))))
+                .isEmpty();
     }
 
     @Test
     void aLoopIsStoppedByTheMailboxesOwnMarkByFiveHopsAndByFiftyReceivedFields() {
         LoopGuard loops = new LoopGuard(Mails.HOPS);
         String own = HopMark.FIELD + ": " + Mails.HOPS.next(Mails.read(person()), Mails.VISITS.identity());
-        assertThat(loops.againstHandingOn(Mails.read(person(own)), Mails.VISITS).orElseThrow().reason()).isEqualTo(Reason.LOOP);
+        assertThat(loops.againstHandingOn(Mails.read(person(own)), Mails.VISITS)
+                        .orElseThrow()
+                        .reason())
+                .isEqualTo(Reason.LOOP);
         String mail = person();
         for (int i = 0; i < LoopGuard.MAX_HOPS; i++) {
             assertThat(loops.againstHandingOn(Mails.read(mail), Mails.VISITS)).isEmpty();
-            mail = person(HopMark.FIELD + ": " + Mails.HOPS.next(Mails.read(mail), MailAddress.of("m" + i + "@x.example")));
+            mail = person(
+                    HopMark.FIELD + ": " + Mails.HOPS.next(Mails.read(mail), MailAddress.of("m" + i + "@x.example")));
         }
-        assertThat(loops.againstHandingOn(Mails.read(mail), Mails.VISITS).orElseThrow().reason()).isEqualTo(Reason.TOO_MANY_HOPS);
-        String[] received = IntStream.range(0, 51).mapToObj(i -> "Received: " + i).toArray(String[]::new);
-        assertThat(loops.againstHandingOn(Mails.read(person(received)), Mails.VISITS).orElseThrow().reason()).isEqualTo(Reason.TOO_MANY_HOPS);
+        assertThat(loops.againstHandingOn(Mails.read(mail), Mails.VISITS)
+                        .orElseThrow()
+                        .reason())
+                .isEqualTo(Reason.TOO_MANY_HOPS);
+        String[] received =
+                IntStream.range(0, 51).mapToObj(i -> "Received: " + i).toArray(String[]::new);
+        assertThat(loops.againstHandingOn(Mails.read(person(received)), Mails.VISITS)
+                        .orElseThrow()
+                        .reason())
+                .isEqualTo(Reason.TOO_MANY_HOPS);
     }
 
     @Test
     void aWriterGetsOneAnswerOfARuleInItsDaysAndThreeOfAllRulesInADay() {
         RuleId rule = new RuleId("a");
         Ledger.Entry sixDaysAgo = new Ledger.Entry(rule, Mails.NOW.minus(Duration.ofDays(6)));
-        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(7), Mails.NOW)).isPresent();
-        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(5), Mails.NOW)).isEmpty();
-        List<Ledger.Entry> three = IntStream.range(0, 3).mapToObj(i -> new Ledger.Entry(new RuleId("r" + i), Mails.NOW.minusSeconds(i))).toList();
-        assertThat(new Ledger(three).against(rule, Duration.ofDays(7), Mails.NOW).orElseThrow().reason()).isEqualTo(Reason.ANSWERS_A_DAY);
+        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(7), Mails.NOW))
+                .isPresent();
+        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(5), Mails.NOW))
+                .isEmpty();
+        List<Ledger.Entry> three = IntStream.range(0, 3)
+                .mapToObj(i -> new Ledger.Entry(new RuleId("r" + i), Mails.NOW.minusSeconds(i)))
+                .toList();
+        assertThat(new Ledger(three)
+                        .against(rule, Duration.ofDays(7), Mails.NOW)
+                        .orElseThrow()
+                        .reason())
+                .isEqualTo(Reason.ANSWERS_A_DAY);
     }
 
     @Test
     void theLastLookHoldsOutsideMailAndMailBeyondTheHourlyLimitAndWithholdsForAPausedRule() {
-        Outgoing inside = new Outgoing.HandedOn(MailAddress.of("duty@ostrel-gardens.example"), java.util.Optional.empty());
+        Outgoing inside =
+                new Outgoing.HandedOn(MailAddress.of("duty@ostrel-gardens.example"), java.util.Optional.empty());
         Outgoing outside = new Outgoing.HandedOn(MailAddress.of("x@elsewhere.example"), java.util.Optional.empty());
-        assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, true, 199, 200))).isInstanceOf(Clearance.Verdict.Clear.class);
+        assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, true, 199, 200)))
+                .isInstanceOf(Clearance.Verdict.Clear.class);
         assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, true, 200, 200)))
                 .isEqualTo(new Clearance.Verdict.Hold(Reason.HOURLY_LIMIT));
-        assertThat(Clearance.look(outside, new Clearance.Now(Mails.VISITS, true, 0, 200))).isEqualTo(new Clearance.Verdict.Hold(Reason.OUTSIDE));
+        assertThat(Clearance.look(outside, new Clearance.Now(Mails.VISITS, true, 0, 200)))
+                .isEqualTo(new Clearance.Verdict.Hold(Reason.OUTSIDE));
         assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, false, 0, 200)))
                 .isEqualTo(new Clearance.Verdict.Withhold(Reason.RULE_SWITCHED_OFF));
     }

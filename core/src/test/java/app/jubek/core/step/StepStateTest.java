@@ -16,7 +16,8 @@ class StepStateTest {
 
     @Test
     void whatWasWithheldForSafetyStaysWithheld() {
-        assertThat(Arrays.stream(StepState.values()).noneMatch(StepState.WITHHELD::mayBecome)).isTrue();
+        assertThat(Arrays.stream(StepState.values()).noneMatch(StepState.WITHHELD::mayBecome))
+                .isTrue();
         assertThatThrownBy(() -> StepState.WITHHELD.become(StepState.READY)).hasMessageContaining("can't become");
     }
 }

@@ -11,7 +11,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 class FoldingTest {
     /** Unicode 15, CaseFolding.txt: statuses C and F; NormalizationTest facts for the compatibility forms. */
     @ParameterizedTest
-    @CsvSource({"Führung, führung", "STRASSE, strasse", "straße, strasse", "ΣΊΣΥΦΟΣ, σίσυφοσ", "ﬁn, fin", "Ａ, a", "Ⅷ, viii"})
+    @CsvSource({
+        "Führung, führung",
+        "STRASSE, strasse",
+        "straße, strasse",
+        "ΣΊΣΥΦΟΣ, σίσυφοσ",
+        "ﬁn, fin",
+        "Ａ, a",
+        "Ⅷ, viii"
+    })
     void letterCaseAndCompatibilityFormsDoNotMatter(String written, String folded) {
         assertThat(Folding.fold(written)).isEqualTo(folded);
     }
@@ -43,14 +51,14 @@ class FoldingTest {
     void foldingTwiceChangesNothingMoreAndMarksStayInside() {
         Random random = new Random(7);
         for (int round = 0; round < 2_000; round++) {
-            String text = random.ints(1 + random.nextInt(30), 1, 0x3000).collect(
-                    StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+            String text = random.ints(1 + random.nextInt(30), 1, 0x3000)
+                    .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                    .toString();
             String folded = Folding.fold(text);
             assertThat(Folding.fold(folded)).as("fold of %s", text).isEqualTo(folded);
             assertThat(FoldedText.of(text).folded()).isEqualTo(folded);
             if (!folded.isBlank()) {
-                assertThat(FoldedText.of(text).find(Phrase.of(folded)))
-                        .allMatch(span -> span.end() <= text.length());
+                assertThat(FoldedText.of(text).find(Phrase.of(folded))).allMatch(span -> span.end() <= text.length());
             }
         }
     }

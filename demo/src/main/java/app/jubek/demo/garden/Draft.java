@@ -30,7 +30,15 @@ record Draft(
 
     static Draft plain(String kind, Person from, String subject, String text) {
         return new Draft(
-                kind, from.written(), from.address(), GardenMail.VISITS, subject, text, Form.PLAIN, List.of(), Optional.empty());
+                kind,
+                from.written(),
+                from.address(),
+                GardenMail.VISITS,
+                subject,
+                text,
+                Form.PLAIN,
+                List.of(),
+                Optional.empty());
     }
 
     Draft to(String recipient) {

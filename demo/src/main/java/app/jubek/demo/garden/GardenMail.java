@@ -77,7 +77,11 @@ public final class GardenMail {
         if (weekend && random.nextInt(3) > 0) {
             day = day.minusDays(2);
         }
-        int hour = random.nextInt(10) == 0 ? random.nextInt(24) : 7 + (int) Math.min(11, Math.abs(random.nextGaussian() * 3 + 4));
-        return day.atTime(hour, random.nextInt(60), random.nextInt(60)).atZone(ZONE).toInstant();
+        int hour = random.nextInt(10) == 0
+                ? random.nextInt(24)
+                : 7 + (int) Math.min(11, Math.abs(random.nextGaussian() * 3 + 4));
+        return day.atTime(hour, random.nextInt(60), random.nextInt(60))
+                .atZone(ZONE)
+                .toInstant();
     }
 }

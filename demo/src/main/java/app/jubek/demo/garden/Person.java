@@ -11,9 +11,30 @@ record Person(String name, String address) {
             "Anna", "Jonas", "Mara", "Pelle", "Ingrid", "Teo", "Lucie", "Bram", "Sanna", "Milo", "Freya", "Otto",
             "Elif", "Kaspar", "Nadia", "Rune", "Petra", "Hugo", "Selma", "Ivo", "Greta", "Anton", "Zoë", "Malik");
     private static final List<String> LAST = List.of(
-            "Sjövik", "Birkmark", "Perrolat", "Ekstam", "Thorvik", "Lindqvard", "Moreltin", "Vandeberg", "Oskarsen",
-            "Halvard", "Tannström", "Reinholt", "Fjellman", "Castrell", "Nygardh", "Brohme", "Wistrand", "Ilvesky",
-            "Dahlroth", "Köhnert", "Marlund", "Ostberg-Lahr", "Quennel", "Söderlin");
+            "Sjövik",
+            "Birkmark",
+            "Perrolat",
+            "Ekstam",
+            "Thorvik",
+            "Lindqvard",
+            "Moreltin",
+            "Vandeberg",
+            "Oskarsen",
+            "Halvard",
+            "Tannström",
+            "Reinholt",
+            "Fjellman",
+            "Castrell",
+            "Nygardh",
+            "Brohme",
+            "Wistrand",
+            "Ilvesky",
+            "Dahlroth",
+            "Köhnert",
+            "Marlund",
+            "Ostberg-Lahr",
+            "Quennel",
+            "Söderlin");
     private static final List<String> PROVIDERS =
             List.of("postbox.example", "mailhaven.example", "letterbox.example", "brevlada.example");
 

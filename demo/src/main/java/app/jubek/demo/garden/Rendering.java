@@ -8,7 +8,8 @@ import java.util.Locale;
 
 /** Writes a draft out as the octets a mailbox would hold. */
 final class Rendering {
-    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
     private static final Base64.Encoder BASE64 = Base64.getMimeEncoder(76, new byte[] {'\r', '\n'});
     private static final String EOL = "\r\n";
 
@@ -55,7 +56,11 @@ final class Rendering {
             case REPORT -> {
                 begin(out, "multipart/report; report-type=delivery-status", boundary);
                 part(out, boundary, "text/plain", draft.text());
-                part(out, boundary, "message/delivery-status", "Reporting-MTA: dns; post-office.example\n\nAction: failed\nStatus: 5.1.1\n");
+                part(
+                        out,
+                        boundary,
+                        "message/delivery-status",
+                        "Reporting-MTA: dns; post-office.example\n\nAction: failed\nStatus: 5.1.1\n");
                 end(out, boundary);
             }
             case CALENDAR -> {

@@ -8,9 +8,22 @@ import java.util.Random;
 /** Mail that machines, lists and firms send. */
 final class SystemKinds {
     private static final List<String> PLANTS = List.of(
-            "Meconopsis", "blue poppy", "Fritillaria", "snake's head", "Cyclamen coum", "winter aconite", "Gentiana",
-            "sea holly", "Hepatica", "Trillium", "woodland anemone", "Primula florindae", "Arisaema", "toad lily");
-    private static final List<String> HOUSES = List.of("Tropics", "Alpine house", "Fern house", "Palm house", "Propagation");
+            "Meconopsis",
+            "blue poppy",
+            "Fritillaria",
+            "snake's head",
+            "Cyclamen coum",
+            "winter aconite",
+            "Gentiana",
+            "sea holly",
+            "Hepatica",
+            "Trillium",
+            "woodland anemone",
+            "Primula florindae",
+            "Arisaema",
+            "toad lily");
+    private static final List<String> HOUSES =
+            List.of("Tropics", "Alpine house", "Fern house", "Palm house", "Propagation");
     private static final List<String> FAULTS = List.of("frost", "vent", "pump");
     private static final List<String> NURSERIES =
             List.of("hollow-hill-nursery.example", "norrplant.example", "pots-and-peatfree.example");
@@ -30,7 +43,9 @@ final class SystemKinds {
         return Draft.plain("seed-list", writer, subject, text)
                 .to("wishes@seedlist.example")
                 .path("wishes-bounces@seedlist.example")
-                .with("List-Id: Seed exchange <wishes.seedlist.example>", "List-Post: <mailto:wishes@seedlist.example>",
+                .with(
+                        "List-Id: Seed exchange <wishes.seedlist.example>",
+                        "List-Post: <mailto:wishes@seedlist.example>",
                         "Precedence: list");
     }
 
@@ -40,7 +55,8 @@ final class SystemKinds {
                         "ticket-desk",
                         Person.at("Ticket desk", "notices@tickets.example"),
                         "Day total " + Kinds.shortDay(at) + ": " + visitors + " visitors",
-                        "Visitors: " + visitors + "\nOf these children: " + visitors / 4 + "\nSeason cards: " + visitors / 9)
+                        "Visitors: " + visitors + "\nOf these children: " + visitors / 4 + "\nSeason cards: "
+                                + visitors / 9)
                 .with("Auto-Submitted: auto-generated");
     }
 
@@ -115,10 +131,18 @@ final class SystemKinds {
         Draft draft = Draft.plain(
                 "nursery-invoice",
                 Person.at("Accounts", "invoices@" + domain),
-                "Invoice " + number + " for " + Person.pick(random, List.of("peat-free compost", "terracotta pots", "hazel stakes")),
+                "Invoice " + number + " for "
+                        + Person.pick(random, List.of("peat-free compost", "terracotta pots", "hazel stakes")),
                 "Please find our invoice " + number + " attached, payable by " + Kinds.day(at, 30) + ".");
         return new Draft(
-                draft.kind(), draft.from(), draft.returnPath(), draft.to(), draft.subject(), draft.text(), draft.form(),
-                draft.fields(), Optional.of(new Draft.Enclosure("invoice-" + number + ".pdf", "application/pdf", pdf)));
+                draft.kind(),
+                draft.from(),
+                draft.returnPath(),
+                draft.to(),
+                draft.subject(),
+                draft.text(),
+                draft.form(),
+                draft.fields(),
+                Optional.of(new Draft.Enclosure("invoice-" + number + ".pdf", "application/pdf", pdf)));
     }
 }

@@ -58,7 +58,15 @@ final class ControlApi {
 
     record Box(String address, int messages) {}
 
-    record Line(String folder, long uid, String from, String to, String subject, String received, boolean unread, boolean flagged) {}
+    record Line(
+            String folder,
+            long uid,
+            String from,
+            String to,
+            String subject,
+            String received,
+            boolean unread,
+            boolean flagged) {}
 
     record Written(String from, String to, String subject, String text) {}
 
@@ -103,8 +111,15 @@ final class ControlApi {
                     !stored.isSet(Flags.Flag.SEEN),
                     stored.isSet(Flags.Flag.FLAGGED));
         } catch (MessagingException unreadable) {
-            return new Line(folder.getName(), stored.getUid(), "?", "?", "(can't be read)",
-                    stored.getReceivedDate().toInstant().toString(), true, false);
+            return new Line(
+                    folder.getName(),
+                    stored.getUid(),
+                    "?",
+                    "?",
+                    "(can't be read)",
+                    stored.getReceivedDate().toInstant().toString(),
+                    true,
+                    false);
         }
     }
 
@@ -112,7 +127,9 @@ final class ControlApi {
         return addresses == null
                 ? ""
                 : Arrays.stream(addresses)
-                        .map(a -> a instanceof jakarta.mail.internet.InternetAddress i ? i.toUnicodeString() : a.toString())
+                        .map(a -> a instanceof jakarta.mail.internet.InternetAddress i
+                                ? i.toUnicodeString()
+                                : a.toString())
                         .collect(Collectors.joining(", "));
     }
 
@@ -150,7 +167,9 @@ final class ControlApi {
     private void refusals(HttpExchange exchange) throws IOException {
         JsonNode body = JSON.readTree(exchange.getRequestBody().readAllBytes());
         refusals.set(
-                body.path("recipient").stringValue(), body.path("code").intValue(), body.path("times").intValue());
+                body.path("recipient").stringValue(),
+                body.path("code").intValue(),
+                body.path("times").intValue());
         answer(exchange, 204, "text/plain", new byte[0]);
     }
 
@@ -170,7 +189,8 @@ final class ControlApi {
     }
 
     private static String query(HttpExchange exchange, String name) {
-        String query = Optional.ofNullable(exchange.getRequestURI().getRawQuery()).orElse("");
+        String query =
+                Optional.ofNullable(exchange.getRequestURI().getRawQuery()).orElse("");
         return Arrays.stream(query.split("&"))
                 .filter(pair -> pair.startsWith(name + "="))
                 .map(pair -> URLDecoder.decode(pair.substring(name.length() + 1), StandardCharsets.UTF_8))

@@ -89,7 +89,9 @@ final class DurableStore implements Store {
 
     @Override
     public Collection<MailFolder> getChildren(MailFolder parent) {
-        return memory.getChildren(QuickFolder.unwrap(parent)).stream().map(this::quick).toList();
+        return memory.getChildren(QuickFolder.unwrap(parent)).stream()
+                .map(this::quick)
+                .toList();
     }
 
     @Override
@@ -184,7 +186,10 @@ final class DurableStore implements Store {
                 StoredMessage message = all.get(i);
                 uids.add(message.getUid());
                 journal.added(
-                        message.getUid(), octets(message), message.getReceivedDate().toInstant(), message.getFlags());
+                        message.getUid(),
+                        octets(message),
+                        message.getReceivedDate().toInstant(),
+                        message.getFlags());
             }
         }
 

@@ -58,10 +58,7 @@ final class Mailboxes extends Managers {
         }
         try {
             Files.writeString(
-                    list,
-                    key + "\n",
-                    java.nio.file.StandardOpenOption.CREATE,
-                    java.nio.file.StandardOpenOption.APPEND);
+                    list, key + "\n", java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.APPEND);
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }

@@ -35,9 +35,7 @@ public final class OffsetClock extends Clock {
 
     private static Duration stored(Path file) {
         try {
-            return Files.exists(file)
-                    ? Duration.parse(Files.readString(file).strip())
-                    : Duration.ZERO;
+            return Files.exists(file) ? Duration.parse(Files.readString(file).strip()) : Duration.ZERO;
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }

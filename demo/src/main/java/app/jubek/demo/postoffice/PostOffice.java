@@ -38,8 +38,7 @@ public final class PostOffice implements AutoCloseable {
         clock = new OffsetClock(settings.data().resolve("clock-offset"));
         mailboxes = new Mailboxes(settings.data(), settings.password());
         smtp = new SmtpSide(settings.smtpPort(), mailboxes, clock, refusals, arrivals);
-        imap = new ImapServer(
-                new ServerSetup(settings.imapPort(), "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
+        imap = new ImapServer(new ServerSetup(settings.imapPort(), "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
         control = new ControlApi(settings, mailboxes, clock, refusals);
     }
 
@@ -73,7 +72,10 @@ public final class PostOffice implements AutoCloseable {
     /** Puts past mail into a mailbox, unless it holds some already. */
     public void fill(String address, List<GardenMail.Letter> letters) {
         mailboxes.named(address);
-        boolean empty = mailboxes.folder(address, "INBOX").map(f -> f.getMessageCount() == 0).orElse(true);
+        boolean empty = mailboxes
+                .folder(address, "INBOX")
+                .map(f -> f.getMessageCount() == 0)
+                .orElse(true);
         if (!empty) {
             return;
         }

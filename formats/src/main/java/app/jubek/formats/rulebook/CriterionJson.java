@@ -71,9 +71,11 @@ final class CriterionJson {
         return at.attempt(() -> new AddressTest(
                 part,
                 how,
-                at.texts("values", value -> new AddressTest(part, how, java.util.List.of(value), false)
-                        .values()
-                        .get(0)),
+                at.texts(
+                        "values",
+                        value -> new AddressTest(part, how, java.util.List.of(value), false)
+                                .values()
+                                .get(0)),
                 at.flag("not")));
     }
 

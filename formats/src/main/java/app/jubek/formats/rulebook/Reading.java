@@ -108,9 +108,7 @@ final class Reading {
     }
 
     <T> Optional<T> optional(String member, Function<Reading, Optional<T>> read) {
-        return has(member)
-                ? read.apply(new Reading(node.get(member), path + "/" + member, faults))
-                : Optional.empty();
+        return has(member) ? read.apply(new Reading(node.get(member), path + "/" + member, faults)) : Optional.empty();
     }
 
     /** Makes a value; what its constructor refuses is a fault here, said once. */

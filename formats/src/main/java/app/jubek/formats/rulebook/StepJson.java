@@ -28,8 +28,7 @@ final class StepJson {
             case "reply" -> {
                 at.only(Set.of("do", "subject", "text", "oncePerDays"));
                 long days = at.number("oncePerDays", (int) Step.Reply.ONCE_PER.toDays());
-                yield at.attempt(() ->
-                        new Step.Reply(at.text("subject", ""), at.text("text"), Duration.ofDays(days)));
+                yield at.attempt(() -> new Step.Reply(at.text("subject", ""), at.text("text"), Duration.ofDays(days)));
             }
             case "file" -> {
                 at.only(Set.of("do", "folder"));

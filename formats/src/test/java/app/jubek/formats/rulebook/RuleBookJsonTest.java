@@ -32,8 +32,8 @@ class RuleBookJsonTest {
     }
 
     private static List<String> faults(String picksOut, String does) {
-        FormatException refused = catchThrowableOfType(
-                FormatException.class, () -> RuleBookJson.read(RULE.formatted(picksOut, does)));
+        FormatException refused =
+                catchThrowableOfType(FormatException.class, () -> RuleBookJson.read(RULE.formatted(picksOut, does)));
         return refused.faults().stream().map(Fault::toString).toList();
     }
 
@@ -46,36 +46,49 @@ class RuleBookJsonTest {
 
     @Test
     void everyFaultIsNamedWithItsPlaceAndAllOfThemTogether() {
-        assertThat(faults("{\"all\":[{\"part\":\"sender\",\"how\":\"is\",\"values\":[\"nobody\"]},"
-                        + "{\"part\":\"subject\",\"how\":\"contains\",\"values\":[\"\\u00ad\"]}]}", "[{\"do\":\"fly\"}]"))
+        assertThat(faults(
+                        "{\"all\":[{\"part\":\"sender\",\"how\":\"is\",\"values\":[\"nobody\"]},"
+                                + "{\"part\":\"subject\",\"how\":\"contains\",\"values\":[\"\\u00ad\"]}]}",
+                        "[{\"do\":\"fly\"}]"))
                 .satisfiesExactlyInAnyOrder(
-                        f -> assertThat(f).startsWith("/rules/0/picksOut/all/0/values/0: \"nobody\" is not a mail address"),
+                        f -> assertThat(f)
+                                .startsWith("/rules/0/picksOut/all/0/values/0: \"nobody\" is not a mail address"),
                         f -> assertThat(f).startsWith("/rules/0/picksOut/all/1/values/0: the phrase"),
                         f -> assertThat(f).startsWith("/rules/0/does/0/do: \"fly\" is not known"));
     }
 
     @Test
     void unknownMembersEmptyGroupsAndOtherVersionsAreRefused() {
-        assertThat(faults("{\"everything\":true,\"extra\":1}", FILE)).singleElement().asString().startsWith("/rules/0/picksOut/extra: is not known");
+        assertThat(faults("{\"everything\":true,\"extra\":1}", FILE))
+                .singleElement()
+                .asString()
+                .startsWith("/rules/0/picksOut/extra: is not known");
         assertThat(faults("{\"any\":[]}", FILE)).singleElement().asString().contains("add a criterion");
-        assertThat(faults(ANY, "[{\"do\":\"file\",\"folder\":\"inbox\"}]")).singleElement().asString().contains("other than the inbox");
+        assertThat(faults(ANY, "[{\"do\":\"file\",\"folder\":\"inbox\"}]"))
+                .singleElement()
+                .asString()
+                .contains("other than the inbox");
         FormatException version = catchThrowableOfType(
-                FormatException.class, () -> RuleBookJson.read("{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[]}"));
+                FormatException.class,
+                () -> RuleBookJson.read("{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[]}"));
         assertThat(version.faults()).containsExactly(new Fault("/formatVersion", "only version 1 can be read"));
     }
 
     @Test
     void aTextThatIsNoJsonIsRefusedWithLineAndColumn() {
-        FormatException refused = catchThrowableOfType(FormatException.class, () -> RuleBookJson.read("{\n  \"format\": nonsense"));
+        FormatException refused =
+                catchThrowableOfType(FormatException.class, () -> RuleBookJson.read("{\n  \"format\": nonsense"));
         assertThat(refused.getMessage()).startsWith("line 2, column");
     }
 
     /** Every member the reader knows stands in the published schema, and the other way round. */
     @Test
     void thePublishedSchemaNamesTheMembersThatAreWritten() {
-        JsonNode schema = JSON.readTree(resource("/app/jubek/formats/rule-book-1.schema.json")).get("$defs");
+        JsonNode schema = JSON.readTree(resource("/app/jubek/formats/rule-book-1.schema.json"))
+                .get("$defs");
         List<String> known = new ArrayList<>();
-        schema.forEach(definition -> definition.path("properties").propertyNames().forEach(known::add));
+        schema.forEach(
+                definition -> definition.path("properties").propertyNames().forEach(known::add));
         List<String> written = new ArrayList<>();
         collect(RuleBookJson.write(RuleBookJson.read(resource("/rulebook/version-1.json"))), written);
         assertThat(new TreeSet<>(written)).isEqualTo(new TreeSet<>(known));
@@ -88,7 +101,9 @@ class RuleBookJsonTest {
 
     @Test
     void formatsKnowOnlyTheCore() {
-        ArchRuleDefinition.noClasses().should().dependOnClassesThat()
+        ArchRuleDefinition.noClasses()
+                .should()
+                .dependOnClassesThat()
                 .resideInAnyPackage("org.springframework..", "jakarta..", "app.jubek.server..", "app.jubek.demo..")
                 .check(new ClassFileImporter().importPackages("app.jubek.formats"));
     }

@@ -24,8 +24,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class SecurityConfiguration {
     static final String SIGN_IN = "/api/sign-in";
 
-    private static final String PAGE_POLICY = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
-            + " object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
+    private static final String PAGE_POLICY =
+            "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
+                    + " object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
 
     private final SignInThrottle throttle;
 
@@ -36,8 +37,8 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http.csrf(csrf -> csrf.spa())
-                .authorizeHttpRequests(requests -> requests
-                        .requestMatchers("/api/openapi", "/api/openapi/**", "/api/session", "/actuator/health/**")
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/openapi", "/api/openapi/**", "/api/session", "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()
@@ -50,7 +51,10 @@ class SecurityConfiguration {
                         })
                         .failureHandler((request, response, why) -> {
                             throttle.failed(name(request));
-                            problem(response, HttpStatus.UNAUTHORIZED, "That name and password do not belong together.");
+                            problem(
+                                    response,
+                                    HttpStatus.UNAUTHORIZED,
+                                    "That name and password do not belong together.");
                         }))
                 .logout(out -> out.logoutUrl("/api/sign-out")
                         .logoutSuccessHandler(
@@ -85,7 +89,10 @@ class SecurityConfiguration {
             boolean signingIn = request.getMethod().equals(HttpMethod.POST.name())
                     && request.getRequestURI().equals(SIGN_IN);
             if (signingIn && throttle.mustWait(name(request))) {
-                problem(response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passwords. Wait ten minutes and try again.");
+                problem(
+                        response,
+                        HttpStatus.TOO_MANY_REQUESTS,
+                        "Too many wrong passwords. Wait ten minutes and try again.");
                 return;
             }
             chain.doFilter(request, response);

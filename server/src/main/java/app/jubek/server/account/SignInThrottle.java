@@ -26,14 +26,17 @@ class SignInThrottle {
 
     @Transactional
     void failed(String signIn) {
-        jdbc.sql("delete from sign_in_failure where at < now() - interval '10 minutes'").update();
+        jdbc.sql("delete from sign_in_failure where at < now() - interval '10 minutes'")
+                .update();
         jdbc.sql("insert into sign_in_failure (sign_in, at) values (?, now())")
                 .param(key(signIn))
                 .update();
     }
 
     void succeeded(String signIn) {
-        jdbc.sql("delete from sign_in_failure where sign_in = ?").param(key(signIn)).update();
+        jdbc.sql("delete from sign_in_failure where sign_in = ?")
+                .param(key(signIn))
+                .update();
     }
 
     private static String key(String signIn) {

@@ -33,8 +33,7 @@ class Claims {
     private final JubekProperties properties;
     private final Clock clock;
 
-    Claims(
-            StepRepository steps, Mailboxes mailboxes, RuleBooks books, JubekProperties properties, Clock clock) {
+    Claims(StepRepository steps, Mailboxes mailboxes, RuleBooks books, JubekProperties properties, Clock clock) {
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
@@ -154,7 +153,9 @@ class Claims {
     private void unknown(StepEntity step) {
         boolean repeatedBefore = step.note().startsWith(PERHAPS_TWICE);
         if (step.kind() == Work.REPLY || repeatedBefore) {
-            step.settle(StepState.UNCERTAIN, "nobody can know whether it left: the connection broke at the end",
+            step.settle(
+                    StepState.UNCERTAIN,
+                    "nobody can know whether it left: the connection broke at the end",
                     clock.instant());
             return;
         }

@@ -4,13 +4,10 @@ import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
-import jakarta.mail.Flags;
+import app.jubek.server.mailbox.UidCommands;
 import jakarta.mail.Folder;
-import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
-import jakarta.mail.search.MessageIDTerm;
 import java.util.Optional;
-import org.eclipse.angus.mail.imap.AppendUID;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
@@ -39,9 +36,9 @@ class ImapSteps {
 
     void mark(Mailbox mailbox, long message, Step.Mark mark) throws MessagingException {
         try (IMAPStore store = connections.open(mailbox)) {
-            Flags flags = new Flags();
-            mark.flags().forEach(f -> flags.add(f == Step.Flag.SEEN ? Flags.Flag.SEEN : Flags.Flag.FLAGGED));
-            setFlags(store, mail.find(message), flags, true);
+            for (Step.Flag flag : mark.flags()) {
+                flag(store, mail.find(message), flag, true);
+            }
         }
     }
 
@@ -56,95 +53,81 @@ class ImapSteps {
         try (IMAPStore store = connections.open(mailbox)) {
             move(store, mail.find(message), INBOX);
             StoredMail.Stored now = mail.find(message);
-            setFlags(store, now, new Flags(Flags.Flag.SEEN), false);
-            setFlags(store, now, new Flags(Flags.Flag.FLAGGED), true);
+            flag(store, now, Step.Flag.SEEN, false);
+            flag(store, now, Step.Flag.FLAGGED, true);
         }
     }
 
-    private void setFlags(IMAPStore store, StoredMail.Stored stored, Flags flags, boolean on)
+    private static void flag(IMAPStore store, StoredMail.Stored stored, Step.Flag flag, boolean on)
             throws MessagingException {
         try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
-            IMAPFolder folder = open.folder();
-            Message message = find(folder, stored).orElseThrow(Gone::new);
-            message.setFlags(flags, on);
+            open.commands().flag(open.find(stored).orElseThrow(Gone::new), flag.imap(), on);
         }
     }
 
-    private void move(IMAPStore store, StoredMail.Stored stored, String targetName) throws MessagingException {
-        if (stored.place().folder().equals(targetName)) {
+    private void move(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
+        if (stored.place().folder().equals(target)) {
             return;
         }
-        IMAPFolder target = (IMAPFolder) store.getFolder(targetName);
-        if (!target.exists() && !target.create(Folder.HOLDS_MESSAGES)) {
-            throw new MessagingException("the folder \"" + targetName + "\" can't be made");
+        Folder into = store.getFolder(target);
+        if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
+            throw new MessagingException("the folder \"" + target + "\" can't be made");
         }
-        try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
-            IMAPFolder source = open.folder();
-            Optional<Message> message = find(source, stored);
-            if (message.isEmpty()) {
-                noteIfMovedBefore(store, stored, targetName);
-                return;
+        try (OpenFolder source = OpenFolder.of(store, stored.place().folder())) {
+            Optional<Long> uid = source.find(stored);
+            Optional<Fetched.Place> place = Optional.empty();
+            if (uid.isPresent()) {
+                place = moved(store, source.commands(), uid.get(), target);
             }
-            AppendUID[] moved = moved(store, source, target, message.get());
-            if (moved != null && moved.length == 1 && moved[0] != null) {
-                mail.moved(stored.id(), new Fetched.Place(targetName, moved[0].uidvalidity, moved[0].uid));
-            } else {
-                noteIfMovedBefore(store, stored, targetName);
-            }
+            mail.moved(stored.id(), place.isPresent() ? place.get() : foundIn(store, stored, target));
         }
     }
 
-    private static AppendUID[] moved(IMAPStore store, IMAPFolder source, IMAPFolder target, Message message)
+    private static Optional<Fetched.Place> moved(IMAPStore store, UidCommands source, long uid, String target)
             throws MessagingException {
-        Message[] one = {message};
         if (store.hasCapability("MOVE")) {
-            return source.moveUIDMessages(one, target);
+            return source.move(uid, target);
         }
         if (!store.hasCapability("UIDPLUS")) {
             throw new MessagingException(
                     "the mail server can neither move nor expunge a single message, so nothing was moved");
         }
-        AppendUID[] copied = source.copyUIDMessages(one, target);
-        message.setFlag(Flags.Flag.DELETED, true);
-        source.expunge(one);
-        return copied;
+        return source.copyAndRemove(uid, target);
     }
 
-    private void noteIfMovedBefore(IMAPStore store, StoredMail.Stored stored, String targetName)
+    /** Where an earlier attempt, or a server that does not say, has put it. */
+    private static Fetched.Place foundIn(IMAPStore store, StoredMail.Stored stored, String target)
             throws MessagingException {
-        try (OpenFolder open = OpenFolder.of(store, targetName)) {
-            IMAPFolder target = open.folder();
-            Message there = byMessageId(target, stored).orElseThrow(Gone::new);
-            mail.moved(stored.id(), new Fetched.Place(targetName, target.getUIDValidity(), target.getUID(there)));
+        try (OpenFolder open = OpenFolder.of(store, target)) {
+            long uid = open.byMessageId(stored).orElseThrow(Gone::new);
+            return new Fetched.Place(target, open.folder().getUIDValidity(), uid);
         }
-    }
-
-    private static Optional<Message> find(IMAPFolder folder, StoredMail.Stored stored) throws MessagingException {
-        boolean sameNumbers = folder.getUIDValidity() == stored.place().uidValidity();
-        Optional<Message> byUid = sameNumbers
-                ? Optional.ofNullable(folder.getMessageByUID(stored.place().uid()))
-                : Optional.empty();
-        return byUid.isPresent() || sameNumbers ? byUid : byMessageId(folder, stored);
-    }
-
-    private static Optional<Message> byMessageId(IMAPFolder folder, StoredMail.Stored stored)
-            throws MessagingException {
-        if (stored.messageId().isEmpty()) {
-            return Optional.empty();
-        }
-        Message[] found = folder.search(new MessageIDTerm(stored.messageId().get()));
-        return found.length == 0 ? Optional.empty() : Optional.of(found[found.length - 1]);
     }
 
     /** A folder that is closed without expunging: a bare EXPUNGE would remove what others marked as deleted. */
-    private record OpenFolder(IMAPFolder folder) implements AutoCloseable {
+    private record OpenFolder(IMAPFolder folder, UidCommands commands) implements AutoCloseable {
         static OpenFolder of(IMAPStore store, String name) throws MessagingException {
             IMAPFolder folder = (IMAPFolder) store.getFolder(name);
             if (!folder.exists()) {
                 throw new Gone();
             }
             folder.open(Folder.READ_WRITE);
-            return new OpenFolder(folder);
+            return new OpenFolder(folder, new UidCommands(folder));
+        }
+
+        Optional<Long> find(StoredMail.Stored stored) throws MessagingException {
+            if (folder.getUIDValidity() != stored.place().uidValidity()) {
+                return byMessageId(stored);
+            }
+            long uid = stored.place().uid();
+            return commands.exists(uid) ? Optional.of(uid) : Optional.empty();
+        }
+
+        Optional<Long> byMessageId(StoredMail.Stored stored) throws MessagingException {
+            if (stored.messageId().isEmpty()) {
+                return Optional.empty();
+            }
+            return commands.withMessageId(stored.messageId().get()).stream().max(Long::compare);
         }
 
         @Override

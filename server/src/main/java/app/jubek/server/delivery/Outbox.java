@@ -85,7 +85,8 @@ public class Outbox {
             return entity;
         }
         Composed composed = plan.composer().compose(planned, plan.original(), clock.instant());
-        String sender = composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
+        String sender =
+                composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
         return entity.leaving(
                 composed.outgoing().recipient().address(), sender, composed.messageId(), composed.octets());
     }
@@ -100,8 +101,12 @@ public class Outbox {
         writers.add(MailAddress.of(step.recipient()).key());
         for (String writer : writers) {
             jdbc.sql("insert into reply_ledger (mailbox_id, rule_id, writer, at, step_id) values (?, ?, ?, ?, ?)")
-                    .params(plan.mailbox(), planned.rule().value(), writer,
-                            java.sql.Timestamp.from(clock.instant()), step.id())
+                    .params(
+                            plan.mailbox(),
+                            planned.rule().value(),
+                            writer,
+                            java.sql.Timestamp.from(clock.instant()),
+                            step.id())
                     .update();
         }
     }
@@ -143,8 +148,10 @@ public class Outbox {
     public StepView act(UUID mailbox, UUID id, StepView.Act act) {
         StepEntity step = steps.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
         if (!acts(step).contains(act)) {
-            throw Refused.conflict("The step is " + step.state().name().toLowerCase(java.util.Locale.ROOT)
-                    + " by now, so that can't be done any more.", Map.of());
+            throw Refused.conflict(
+                    "The step is " + step.state().name().toLowerCase(java.util.Locale.ROOT)
+                            + " by now, so that can't be done any more.",
+                    Map.of());
         }
         if (act == StepView.Act.DROP) {
             step.settle(StepState.DROPPED, "dropped by a person", clock.instant());
@@ -158,9 +165,10 @@ public class Outbox {
 
     private static List<StepView.Act> acts(StepEntity step) {
         return switch (step.state()) {
-            case HELD -> step.note().contains(Reason.HOURLY_LIMIT.words())
-                    ? List.of(StepView.Act.LET_GO, StepView.Act.DROP)
-                    : List.of(StepView.Act.DROP);
+            case HELD ->
+                step.note().contains(Reason.HOURLY_LIMIT.words())
+                        ? List.of(StepView.Act.LET_GO, StepView.Act.DROP)
+                        : List.of(StepView.Act.DROP);
             case FAILED, UNCERTAIN -> List.of(StepView.Act.TRY_AGAIN, StepView.Act.DROP);
             default -> List.of();
         };

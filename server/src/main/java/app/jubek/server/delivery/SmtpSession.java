@@ -85,7 +85,8 @@ final class SmtpSession implements AutoCloseable {
         String body = "";
         if (eightBit) {
             if (extensions.stream().noneMatch(e -> e.equals("8BITMIME"))) {
-                throw new SmtpFault(SmtpFault.Kind.PERMANENT,
+                throw new SmtpFault(
+                        SmtpFault.Kind.PERMANENT,
                         "the mail server takes no 8-bit content and this message has some; forward it instead");
             }
             body = " BODY=8BITMIME";
@@ -110,7 +111,8 @@ final class SmtpSession implements AutoCloseable {
             out.flush();
             expect(2, read());
         } catch (IOException broken) {
-            throw new SmtpFault(SmtpFault.Kind.UNKNOWN,
+            throw new SmtpFault(
+                    SmtpFault.Kind.UNKNOWN,
                     "the connection broke after the message was sent and before it was confirmed");
         }
     }
@@ -206,7 +208,8 @@ final class SmtpSession implements AutoCloseable {
                 boolean bareLf = octets[i - 1] == '\n' && (i < 2 || octets[i - 2] != '\r');
                 boolean bareCr = octets[i - 1] == '\r';
                 if (octets[i] == '.' && (bareLf || bareCr)) {
-                    throw new SmtpFault(SmtpFault.Kind.PERMANENT,
+                    throw new SmtpFault(
+                            SmtpFault.Kind.PERMANENT,
                             "a line end in this message is one SMTP forbids, so it can't leave unchanged; forward it instead");
                 }
             }

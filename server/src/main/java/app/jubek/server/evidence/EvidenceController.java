@@ -39,7 +39,12 @@ public class EvidenceController {
     private final Clock clock;
 
     EvidenceController(
-            Corpora corpora, RuleBooks books, Mailboxes mailboxes, EvidenceRows rows, MailboxAccess access, Clock clock) {
+            Corpora corpora,
+            RuleBooks books,
+            Mailboxes mailboxes,
+            EvidenceRows rows,
+            MailboxAccess access,
+            Clock clock) {
         this.corpora = corpora;
         this.books = books;
         this.mailboxes = mailboxes;

@@ -73,7 +73,8 @@ class EvidenceRows {
     private static Stream<EvidenceRow.Fate> fate(Rule rule, Rule inHand) {
         boolean own = rule.id().equals(inHand.id());
         return rule.steps().stream()
-                .map(step -> new EvidenceRow.Fate(rule.name(), own, Work.valueOf(step.kind().name()), step.done()));
+                .map(step -> new EvidenceRow.Fate(
+                        rule.name(), own, Work.valueOf(step.kind().name()), step.done()));
     }
 
     private static List<Span> spans(List<Mark> marks, Mark.Place place) {

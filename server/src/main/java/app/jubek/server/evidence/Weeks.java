@@ -15,11 +15,13 @@ final class Weeks {
 
     static List<Integer> of(Evidence evidence, Counter counter, Instant now, int days) {
         int[] weeks = new int[(days + WEEK - 1) / WEEK];
-        evidence.standings().stream().filter(s -> s.counters().contains(counter)).forEach(s -> {
-            long ago = Duration.between(s.message().received(), now).toDays() / WEEK;
-            int at = weeks.length - 1 - (int) Math.min(Math.max(ago, 0), weeks.length - 1);
-            weeks[at]++;
-        });
+        evidence.standings().stream()
+                .filter(s -> s.counters().contains(counter))
+                .forEach(s -> {
+                    long ago = Duration.between(s.message().received(), now).toDays() / WEEK;
+                    int at = weeks.length - 1 - (int) Math.min(Math.max(ago, 0), weeks.length - 1);
+                    weeks[at]++;
+                });
         return Arrays.stream(weeks).boxed().toList();
     }
 }

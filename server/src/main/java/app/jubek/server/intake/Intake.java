@@ -13,13 +13,9 @@ import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.Outbox;
 import app.jubek.server.mailbox.Arrivals;
 import app.jubek.server.mailbox.Fetched;
-import app.jubek.server.mailbox.FolderCursors;
 import app.jubek.server.mailbox.Lease;
 import app.jubek.server.mailbox.Mailbox;
-import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.rulebook.RuleBooks;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -100,7 +96,8 @@ public class Intake implements Arrivals {
             return;
         }
         MessageEntity entity = store(
-                new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED).read(noted(mailboxId, read)),
+                new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED)
+                        .read(noted(mailboxId, read)),
                 read.fetched().octets());
         decide(entity, read);
         parts.mailboxes().messageCame(mailboxId, read.fetched().received());
@@ -129,8 +126,7 @@ public class Intake implements Arrivals {
     }
 
     private static List<String> writers(ReadMessage message) {
-        return java.util.stream.Stream.concat(
-                        message.writer().stream(), message.returnPath().address().stream())
+        return java.util.stream.Stream.concat(message.writer().stream(), message.returnPath().address().stream())
                 .map(MailAddress::key)
                 .distinct()
                 .toList();
@@ -142,8 +138,8 @@ public class Intake implements Arrivals {
 
     private MessageEntity store(MessageEntity entity, byte[] raw) {
         MessageEntity saved = messages.save(entity);
-        octets.save(new OctetsEntity(
-                saved.id(), LocalDate.ofInstant(parts.clock().instant(), ZoneOffset.UTC), raw));
+        octets.save(
+                new OctetsEntity(saved.id(), LocalDate.ofInstant(parts.clock().instant(), ZoneOffset.UTC), raw));
         return saved;
     }
 
@@ -161,7 +157,19 @@ public class Intake implements Arrivals {
         List<String> notes = java.util.stream.Stream.concat(m.notes().stream(), java.util.stream.Stream.of(note))
                 .toList();
         return new ReadMessage(
-                m.returnPath(), m.deliveredTo(), m.fields(), m.addresses(), m.subject(), m.texts(), m.html(),
-                m.attachments(), m.size(), m.date(), m.sentBy(), m.messageId(), m.references(), notes);
+                m.returnPath(),
+                m.deliveredTo(),
+                m.fields(),
+                m.addresses(),
+                m.subject(),
+                m.texts(),
+                m.html(),
+                m.attachments(),
+                m.size(),
+                m.date(),
+                m.sentBy(),
+                m.messageId(),
+                m.references(),
+                notes);
     }
 }

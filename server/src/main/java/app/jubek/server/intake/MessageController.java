@@ -57,8 +57,7 @@ class MessageController {
             List<StepView> steps) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/messages/{id}")
-    MessageView message(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
+    MessageView message(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
         access.check(who, mailbox);
         MessageEntity found = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
         ReadMessage read = reading.read(stored.octets(id));

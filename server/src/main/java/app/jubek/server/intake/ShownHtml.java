@@ -10,7 +10,9 @@ final class ShownHtml {
             .and(Sanitizers.BLOCKS)
             .and(Sanitizers.TABLES)
             .and(Sanitizers.STYLES)
-            .and(new HtmlPolicyBuilder().allowElements("hr", "pre", "span", "div", "center", "font").toFactory());
+            .and(new HtmlPolicyBuilder()
+                    .allowElements("hr", "pre", "span", "div", "center", "font")
+                    .toFactory());
 
     String page(String html) {
         return "<!doctype html><meta charset=\"utf-8\"><base target=\"_blank\"><body style=\"font:15px/1.5 sans-serif;"

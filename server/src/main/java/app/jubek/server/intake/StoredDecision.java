@@ -15,7 +15,8 @@ public record StoredDecision(int bookVersion, boolean staysInInbox, List<RuleLin
     public record RuleLine(String rule, int version, String name, boolean picked, String words) {}
 
     static StoredDecision of(int bookVersion, Decision decision) {
-        List<RuleLine> lines = decision.trace().stream().map(StoredDecision::line).toList();
+        List<RuleLine> lines =
+                decision.trace().stream().map(StoredDecision::line).toList();
         return new StoredDecision(bookVersion, decision.staysInInbox(), lines);
     }
 

@@ -1,15 +1,13 @@
 package app.jubek.server.mailbox;
 
 import jakarta.mail.Folder;
-import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
-import jakarta.mail.search.ComparisonTerm;
-import jakarta.mail.search.ReceivedDateTerm;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Date;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -64,16 +62,19 @@ class FirstReading implements DisposableBean {
             folder.open(Folder.READ_ONLY);
             FolderCursors.Cursor cursor =
                     cursors.find(mailbox.id(), Watcher.INBOX).orElseThrow();
-            FolderFetch fetch = new FolderFetch(folder);
-            List<Long> uids = pastUids(folder, fetch, cursor);
+            UidCommands commands = new UidCommands(folder);
+            List<Long> uids = pastUids(commands, cursor);
             cursors.readingBegins(mailbox.id(), Watcher.INBOX, uids.size());
             for (int at = 0; at < uids.size(); at += CHUNK) {
                 List<Long> chunk = uids.subList(at, Math.min(at + CHUNK, uids.size()));
-                arrivals.past(mailbox.id(), fetch.several(chunk.stream().mapToLong(Long::longValue).toArray()));
+                arrivals.past(mailbox.id(), commands.fetch(chunk));
                 cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
             }
             cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);
-            LOG.info("first reading of {} done: {} messages", mailbox.own().identity().address(), uids.size());
+            LOG.info(
+                    "first reading of {} done: {} messages",
+                    mailbox.own().identity().address(),
+                    uids.size());
         } catch (MessagingException | RuntimeException interrupted) {
             LOG.warn("first reading interrupted; it goes on with the next connection: {}", interrupted.toString());
         } finally {
@@ -81,11 +82,9 @@ class FirstReading implements DisposableBean {
         }
     }
 
-    private List<Long> pastUids(IMAPFolder folder, FolderFetch fetch, FolderCursors.Cursor cursor)
-            throws MessagingException {
-        Date from = Date.from(clock.instant().minus(WINDOW));
-        Message[] found = folder.search(new ReceivedDateTerm(ComparisonTerm.GE, from));
-        List<Long> uids = new ArrayList<>(fetch.uids(found));
+    private List<Long> pastUids(UidCommands commands, FolderCursors.Cursor cursor) throws MessagingException {
+        LocalDate from = LocalDate.ofInstant(clock.instant().minus(WINDOW), ZoneOffset.UTC);
+        List<Long> uids = new ArrayList<>(commands.since(from));
         uids.removeIf(uid -> uid > cursor.baseline() || uid >= cursor.readBelow());
         uids.sort(Comparator.reverseOrder());
         return uids;

@@ -42,8 +42,7 @@ public class ImapConnections {
             properties.put(prefix + "starttls.required", "true");
         }
         IMAPStore store = (IMAPStore) Session.getInstance(properties).getStore(protocol);
-        store.connect(
-                mailbox.imap().host(), mailbox.imap().port(), mailbox.user(), mailboxes.password(mailbox.id()));
+        store.connect(mailbox.imap().host(), mailbox.imap().port(), mailbox.user(), mailboxes.password(mailbox.id()));
         return store;
     }
 }

@@ -65,7 +65,10 @@ public class Mailboxes {
 
     /** Only one transaction at a time decides or sends for a mailbox; to be called inside one. */
     public void lock(UUID id) {
-        jdbc.sql("select 1 from mailbox where id = ? for update").param(id).query(Integer.class).single();
+        jdbc.sql("select 1 from mailbox where id = ? for update")
+                .param(id)
+                .query(Integer.class)
+                .single();
     }
 
     @Transactional
@@ -90,7 +93,8 @@ public class Mailboxes {
 
     private static Mailbox mailbox(UUID id, JubekProperties.FirstMailbox wanted) {
         MailAddress identity = MailAddress.of(wanted.address()).named(wanted.name());
-        List<MailAddress> addresses = wanted.addresses().stream().map(MailAddress::of).toList();
+        List<MailAddress> addresses =
+                wanted.addresses().stream().map(MailAddress::of).toList();
         return new Mailbox(
                 id,
                 new OwnSide(identity, addresses, wanted.domains()),

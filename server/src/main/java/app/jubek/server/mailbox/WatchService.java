@@ -28,7 +28,8 @@ public class WatchService implements DisposableBean {
     public synchronized void start() {
         for (Mailbox mailbox : mailboxes.all()) {
             Watcher watcher = new Watcher(mailbox, parts, properties);
-            Thread thread = new Thread(watcher, "watch " + mailbox.own().identity().address());
+            Thread thread =
+                    new Thread(watcher, "watch " + mailbox.own().identity().address());
             watchers.add(watcher);
             threads.add(thread);
             thread.start();

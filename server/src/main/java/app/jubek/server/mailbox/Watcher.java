@@ -53,7 +53,9 @@ final class Watcher implements Runnable {
             } catch (DataAccessException | TransactionException away) {
                 fault(Watching.DATABASE_AWAY, "The database does not answer.");
             } catch (MessagingException | RuntimeException broken) {
-                fault(Watching.UNREACHABLE, "The mail server " + mailbox.imap().host() + " can't be reached: " + cause(broken));
+                fault(
+                        Watching.UNREACHABLE,
+                        "The mail server " + mailbox.imap().host() + " can't be reached: " + cause(broken));
             }
         }
         parts.leases().giveBack(mailbox.id());
@@ -73,7 +75,9 @@ final class Watcher implements Runnable {
                     return null;
                 });
             } catch (MessagingException | RuntimeException broken) {
-                LOG.debug("nudged a broken connection of {}", mailbox.own().identity().address());
+                LOG.debug(
+                        "nudged a broken connection of {}",
+                        mailbox.own().identity().address());
             }
         });
     }
@@ -128,17 +132,13 @@ final class Watcher implements Runnable {
     }
 
     private void takeIn(IMAPFolder folder, Lease lease) throws MessagingException {
-        FolderFetch fetch = new FolderFetch(folder);
+        UidCommands commands = new UidCommands(folder);
         long from = parts.cursors().find(mailbox.id(), INBOX).orElseThrow().uid();
-        List<Long> uids = fetch.uidsAbove(from);
-        for (long uid : uids) {
+        for (long uid : commands.above(from)) {
             if (stopped) {
                 return;
             }
-            Optional<Fetched> fetched = fetch.one(uid);
-            if (fetched.isPresent()) {
-                takeIn(fetched.get(), lease);
-            }
+            commands.fetch(List.of(uid)).forEach(message -> takeIn(message, lease));
         }
     }
 

@@ -39,7 +39,14 @@ public class OutsideController {
     record Box(String address, int messages) {}
 
     record Letter(
-            String folder, long uid, String from, String to, String subject, Instant received, boolean unread, boolean flagged) {}
+            String folder,
+            long uid,
+            String from,
+            String to,
+            String subject,
+            Instant received,
+            boolean unread,
+            boolean flagged) {}
 
     record Written(String from, String to, String subject, String text) {}
 

@@ -30,7 +30,10 @@ public class Secrets {
         byte[] nonce = new byte[NONCE];
         new SecureRandom().nextBytes(nonce);
         byte[] sealed = run(Cipher.ENCRYPT_MODE, CURRENT_KEY, nonce, secret.getBytes(StandardCharsets.UTF_8));
-        byte[] octets = ByteBuffer.allocate(NONCE + sealed.length).put(nonce).put(sealed).array();
+        byte[] octets = ByteBuffer.allocate(NONCE + sealed.length)
+                .put(nonce)
+                .put(sealed)
+                .array();
         return new Sealed(CURRENT_KEY, octets);
     }
 
@@ -47,7 +50,8 @@ public class Secrets {
             return cipher.doFinal(octets);
         } catch (GeneralSecurityException wrongKey) {
             throw new IllegalStateException(
-                    "a stored password can't be opened with the key " + keyId + ": was the key file replaced?", wrongKey);
+                    "a stored password can't be opened with the key " + keyId + ": was the key file replaced?",
+                    wrongKey);
         }
     }
 }

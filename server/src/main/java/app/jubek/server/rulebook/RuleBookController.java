@@ -37,7 +37,9 @@ class RuleBookController {
     /** One rule as a sentence. */
     record ReadBack(String rule, String sentence) {}
 
-    record RuleBookSaving(int baseVersion, @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
+    record RuleBookSaving(
+            int baseVersion,
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/rule-book")
     RuleBookView current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {

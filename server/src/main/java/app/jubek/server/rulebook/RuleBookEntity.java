@@ -1,7 +1,7 @@
 package app.jubek.server.rulebook;
 
-import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;

@@ -40,7 +40,10 @@ public class RuleBooks {
     public Versioned current(UUID mailbox) {
         return books.newest(mailbox)
                 .map(e -> new Versioned(
-                        e.version(), RuleBookJson.read(e.document()), Optional.of(e.savedAt()), Optional.of(e.savedBy())))
+                        e.version(),
+                        RuleBookJson.read(e.document()),
+                        Optional.of(e.savedAt()),
+                        Optional.of(e.savedBy())))
                 .orElseGet(() -> new Versioned(0, RuleBook.empty(), Optional.empty(), Optional.empty()));
     }
 
@@ -50,7 +53,8 @@ public class RuleBooks {
         Map<RuleId, Instant> since = new HashMap<>();
         jdbc.sql("select rule_id, on_since from rule_switch where mailbox_id = ?")
                 .param(mailbox)
-                .query((row, n) -> since.put(new RuleId(row.getString(1)), row.getTimestamp(2).toInstant()))
+                .query((row, n) -> since.put(
+                        new RuleId(row.getString(1)), row.getTimestamp(2).toInstant()))
                 .list();
         return since;
     }
@@ -67,7 +71,8 @@ public class RuleBooks {
         Versioned now = current(mailbox);
         if (now.version() != base) {
             throw Refused.conflict(
-                    "The rules were changed meanwhile" + now.savedBy().map(by -> " by " + by).orElse("")
+                    "The rules were changed meanwhile"
+                            + now.savedBy().map(by -> " by " + by).orElse("")
                             + ". Your changes are still here; look at both before you save.",
                     Map.of("version", now.version(), "document", RuleBookJson.write(now.book())));
         }
@@ -76,7 +81,10 @@ public class RuleBooks {
             throw Refused.invalid(String.join(" ", faults), List.of());
         }
         RuleBook counted = new RuleBook(
-                wanted.rules().stream().map(rule -> counted(rule, now.book().find(rule.id()))).toList(), wanted.fence());
+                wanted.rules().stream()
+                        .map(rule -> counted(rule, now.book().find(rule.id())))
+                        .toList(),
+                wanted.fence());
         RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
         books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who));
         noteSwitches(mailbox, now.book(), counted);
@@ -85,7 +93,8 @@ public class RuleBooks {
 
     /** A changed rule counts one version up; the switch alone is no change. */
     private static Rule counted(Rule wanted, Optional<Rule> before) {
-        int version = before.map(old -> sameButSwitch(old, wanted) ? old.version() : old.version() + 1).orElse(1);
+        int version = before.map(old -> sameButSwitch(old, wanted) ? old.version() : old.version() + 1)
+                .orElse(1);
         return with(wanted, version, wanted.on());
     }
 

@@ -1,0 +1,172 @@
+package app.jubek.server.mailbox;
+
+import jakarta.mail.MessagingException;
+import java.io.ByteArrayInputStream;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.eclipse.angus.mail.iap.Argument;
+import org.eclipse.angus.mail.iap.ProtocolException;
+import org.eclipse.angus.mail.iap.Response;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.protocol.BASE64MailboxEncoder;
+import org.eclipse.angus.mail.imap.protocol.BODY;
+import org.eclipse.angus.mail.imap.protocol.FetchResponse;
+import org.eclipse.angus.mail.imap.protocol.IMAPProtocol;
+import org.eclipse.angus.mail.imap.protocol.IMAPResponse;
+import org.eclipse.angus.mail.imap.protocol.INTERNALDATE;
+import org.eclipse.angus.mail.imap.protocol.UID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Work on an open folder by UID alone (RFC 9051 §6.4.9). Message numbers shift whenever anybody removes a message, so
+ * nothing here uses them. Nothing is marked by fetching, and nothing is expunged but what was named.
+ */
+public final class UidCommands {
+    private static final Pattern COPIED = Pattern.compile("\\[COPYUID (\\d+) \\S+ (\\d+)]", Pattern.CASE_INSENSITIVE);
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
+
+    private final IMAPFolder folder;
+
+    public UidCommands(IMAPFolder folder) {
+        this.folder = folder;
+    }
+
+    /** UIDs above one, in order. */
+    List<Long> above(long uid) throws MessagingException {
+        return fetched("UID FETCH " + (uid + 1) + ":* (UID)").stream()
+                .map(UidCommands::uid)
+                .flatMap(Optional::stream)
+                .filter(found -> found > uid)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /** UIDs of messages that came in since a day, by the server's date of arrival. */
+    List<Long> since(LocalDate day) throws MessagingException {
+        String date = DAY.format(day);
+        Argument criteria = new Argument();
+        criteria.writeAtom("SINCE");
+        criteria.writeAtom(date);
+        return search(criteria);
+    }
+
+    /** UIDs of messages with this Message-ID. */
+    public List<Long> withMessageId(String messageId) throws MessagingException {
+        Argument criteria = new Argument();
+        criteria.writeAtom("HEADER");
+        criteria.writeAtom("Message-ID");
+        criteria.writeString(messageId);
+        return search(criteria);
+    }
+
+    public boolean exists(long uid) throws MessagingException {
+        return fetched("UID FETCH " + uid + " (UID)").stream().anyMatch(r -> uid(r).filter(u -> u == uid).isPresent());
+    }
+
+    /** The octets of messages; those that are gone by now are missing. */
+    List<Fetched> fetch(Collection<Long> uids) throws MessagingException {
+        String set = uids.stream().map(String::valueOf).collect(Collectors.joining(","));
+        List<Fetched> all = new ArrayList<>();
+        for (FetchResponse response : fetched("UID FETCH " + set + " (UID INTERNALDATE BODY.PEEK[])")) {
+            BODY body = response.getItem(BODY.class);
+            Optional<Long> uid = uid(response);
+            if (body != null && uid.isPresent()) {
+                Fetched.Place place = new Fetched.Place(folder.getFullName(), folder.getUIDValidity(), uid.get());
+                all.add(new Fetched(place, received(response), octets(body)));
+            }
+        }
+        return all;
+    }
+
+    public void flag(long uid, String flag, boolean on) throws MessagingException {
+        command("UID STORE " + uid + (on ? " +" : " -") + "FLAGS.SILENT (" + flag + ")", null);
+    }
+
+    /** Moves one message; the place it has afterwards, where the server says it (RFC 4315, RFC 6851). */
+    public Optional<Fetched.Place> move(long uid, String target) throws MessagingException {
+        return copied("UID MOVE " + uid, target);
+    }
+
+    /** For servers without MOVE: copies one message and removes the original, and it alone. */
+    public Optional<Fetched.Place> copyAndRemove(long uid, String target) throws MessagingException {
+        Optional<Fetched.Place> place = copied("UID COPY " + uid, target);
+        flag(uid, "\\Deleted", true);
+        command("UID EXPUNGE " + uid, null);
+        return place;
+    }
+
+    private Optional<Fetched.Place> copied(String command, String target) throws MessagingException {
+        Argument name = new Argument();
+        name.writeString(BASE64MailboxEncoder.encode(target));
+        for (Response response : command(command, name)) {
+            Matcher matcher = COPIED.matcher(response.toString());
+            if (matcher.find()) {
+                long validity = Long.parseLong(matcher.group(1));
+                return Optional.of(new Fetched.Place(target, validity, Long.parseLong(matcher.group(2))));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private List<Long> search(Argument criteria) throws MessagingException {
+        List<Long> uids = new ArrayList<>();
+        for (Response response : command("UID SEARCH", criteria)) {
+            if (response instanceof IMAPResponse found && found.keyEquals("SEARCH")) {
+                for (long uid = found.readLong(); uid != -1; uid = found.readLong()) {
+                    uids.add(uid);
+                }
+            }
+        }
+        return uids;
+    }
+
+    private List<FetchResponse> fetched(String command) throws MessagingException {
+        List<FetchResponse> all = new ArrayList<>();
+        for (Response response : command(command, null)) {
+            if (response instanceof FetchResponse fetch) {
+                all.add(fetch);
+            }
+        }
+        return all;
+    }
+
+    private Response[] command(String command, @Nullable Argument arguments)
+            throws MessagingException {
+        return (Response[]) folder.doCommand(protocol -> run(protocol, command, arguments));
+    }
+
+    private static Response[] run(
+            IMAPProtocol protocol, String command, @Nullable Argument arguments)
+            throws ProtocolException {
+        Response[] responses = protocol.command(command, arguments);
+        protocol.notifyResponseHandlers(responses);
+        protocol.handleResult(responses[responses.length - 1]);
+        return responses;
+    }
+
+    private static Optional<Long> uid(FetchResponse response) {
+        return Optional.ofNullable(response.getItem(UID.class)).map(u -> u.uid);
+    }
+
+    private static Instant received(FetchResponse response) {
+        return Optional.ofNullable(response.getItem(INTERNALDATE.class))
+                .map(date -> date.getDate().toInstant())
+                .orElse(Instant.EPOCH);
+    }
+
+    private static byte[] octets(BODY body) {
+        ByteArrayInputStream in = body.getByteArrayInputStream();
+        return in == null ? new byte[0] : in.readAllBytes();
+    }
+}

@@ -1,0 +1,193 @@
+package app.jubek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class ApiTest extends ServerTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final String RULE = """
+            {"id":"r","version":1,"name":"r","picksOut":{"part":"subject","how":"contains","values":["%s"]},"does":[%s],"ending":"goes on","on":%s}""";
+    private static final String FILE = "{\"do\":\"file\",\"folder\":\"Seeds\"}";
+
+    @Autowired
+    private PasswordEncoder encoder;
+
+    private Browser ilse() {
+        return new Browser(port).signedIn("ilse", "greenhouse");
+    }
+
+    private HttpResponse<String> save(Browser browser, int base, String rule) {
+        String document = "{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + rule + "]}";
+        return browser.send(
+                "PUT",
+                "/api/mailboxes/" + mailbox + "/rule-book",
+                "{\"baseVersion\":" + base + ",\"document\":" + document + "}",
+                "application/json");
+    }
+
+    /** Every route of the description, with the mailbox filled in. */
+    private List<String[]> routes() {
+        List<String[]> routes = new ArrayList<>();
+        JsonNode paths = new Browser(port).get("/api/openapi").get("paths");
+        for (String path : paths.propertyNames()) {
+            for (String method : paths.get(path).propertyNames()) {
+                String filled = path.replace("{mailbox}", mailbox.toString())
+                        .replace("{id}", "1")
+                        .replace("{step}", UUID.randomUUID().toString())
+                        .replace("{act}", "DROP");
+                routes.add(new String[] {method.toUpperCase(), filled, path});
+            }
+        }
+        return routes;
+    }
+
+    private static String body(String path) {
+        return path.endsWith("/evidence")
+                ? "{\"rule\":" + RULE.formatted("x", FILE, true)
+                        + ",\"order\":0,\"days\":90,\"counter\":\"PICKED\",\"offset\":0,\"limit\":1}"
+                : "{\"baseVersion\":0,\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[]}}";
+    }
+
+    @Test
+    void aStrangerMaySeeNothingAndAnotherPersonNotEvenThatItExists() {
+        jdbc.sql(
+                        "insert into account (id, sign_in, name, password_hash, created_at) values (?, 'noor', 'Noor', ?, now()) on conflict do nothing")
+                .params(UUID.randomUUID(), encoder.encode("hornbeam"))
+                .update();
+        Browser noor = new Browser(port).signedIn("noor", "hornbeam");
+        Browser stranger = new Browser(port);
+        stranger.get("/api/session");
+        List<String[]> guarded =
+                routes().stream().filter(r -> r[2].contains("{mailbox}")).toList();
+        assertThat(guarded).hasSizeGreaterThan(8);
+        for (String[] route : guarded) {
+            assertThat(stranger.send(route[0], route[1], body(route[2]), "application/json")
+                            .statusCode())
+                    .as(route[0] + route[2])
+                    .isEqualTo(401);
+            assertThat(noor.send(route[0], route[1], body(route[2]), "application/json")
+                            .statusCode())
+                    .as(route[0] + route[2])
+                    .isEqualTo(404);
+        }
+    }
+
+    @Test
+    void theCommittedDescriptionIsTheRunningServers() throws IOException {
+        JsonNode running = new Browser(port).get("/api/openapi");
+        JsonNode committed = JSON.readTree(Files.readString(Path.of("../docs/api/openapi.json")));
+        JsonNode paths = committed.get("paths").deepCopy();
+        committed.get("paths").propertyNames().stream()
+                .filter(p -> p.startsWith("/api/outside"))
+                .forEach(((tools.jackson.databind.node.ObjectNode) paths)::remove);
+        assertThat(running.get("paths")).isEqualTo(paths);
+        for (String name : running.get("components").get("schemas").propertyNames()) {
+            assertThat(committed.get("components").get("schemas").get(name))
+                    .as(name)
+                    .isEqualTo(running.get("components").get("schemas").get(name));
+        }
+    }
+
+    @Test
+    void aRequestWithoutTheTokenChangesNothing() {
+        HttpResponse<String> answer = new Browser(port)
+                .send("POST", "/api/sign-in", "username=ilse&password=greenhouse", "application/x-www-form-urlencoded");
+        assertThat(answer.statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void fiveWrongPasswordsMakeANameWait() {
+        Browser browser = new Browser(port);
+        browser.get("/api/session");
+        for (int i = 0; i < 5; i++) {
+            assertThat(signIn(browser).statusCode()).isEqualTo(401);
+        }
+        assertThat(signIn(browser).statusCode()).isEqualTo(429);
+        assertThat(signIn(browser).body()).contains("Wait ten minutes");
+    }
+
+    private static HttpResponse<String> signIn(Browser browser) {
+        return browser.send("POST", "/api/sign-in", "username=guesser&password=x", "application/x-www-form-urlencoded");
+    }
+
+    @Test
+    void aBookChangedMeanwhileIsRefusedWithTheOtherVersionAndNothingIsLost() {
+        Browser browser = ilse();
+        int base = browser.get("/api/mailboxes/" + mailbox + "/rule-book")
+                .get("version")
+                .intValue();
+        assertThat(save(browser, base, RULE.formatted("one", FILE, true)).statusCode())
+                .isEqualTo(200);
+        HttpResponse<String> refused = save(browser, base, RULE.formatted("two", FILE, true));
+        assertThat(refused.statusCode()).isEqualTo(409);
+        assertThat(JSON.readTree(refused.body()).get("document").toString()).contains("\"one\"");
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/rule-book").toString())
+                .contains("\"one\"")
+                .doesNotContain("\"two\"");
+    }
+
+    @Test
+    void aRulesVersionCountsItsChangesAndNotItsSwitch() {
+        Browser browser = ilse();
+        int base = browser.get("/api/mailboxes/" + mailbox + "/rule-book")
+                .get("version")
+                .intValue();
+        JsonNode first = JSON.readTree(
+                save(browser, base, RULE.formatted("alpha", FILE, true)).body());
+        int version = first.at("/document/rules/0/version").intValue();
+        JsonNode paused = JSON.readTree(
+                save(browser, base + 1, RULE.formatted("alpha", FILE, false)).body());
+        assertThat(paused.at("/document/rules/0/version").intValue()).isEqualTo(version);
+        JsonNode changed = JSON.readTree(
+                save(browser, base + 2, RULE.formatted("beta", FILE, false)).body());
+        assertThat(changed.at("/document/rules/0/version").intValue()).isEqualTo(version + 1);
+    }
+
+    @Test
+    void anEmptyRuleAndAPhraseThatFoldsToNothingAreRefusedWithTheReasonAndThePlace() {
+        Browser browser = ilse();
+        int base = browser.get("/api/mailboxes/" + mailbox + "/rule-book")
+                .get("version")
+                .intValue();
+        HttpResponse<String> nothing = save(browser, base, RULE.formatted("x", "", true));
+        assertThat(nothing.statusCode()).isEqualTo(422);
+        assertThat(nothing.body()).contains("does nothing: add a step");
+        HttpResponse<String> fold = save(browser, base, RULE.formatted("\\u00ad", FILE, true));
+        assertThat(fold.statusCode()).isEqualTo(422);
+        assertThat(JSON.readTree(fold.body()).at("/places/0/path").stringValue())
+                .isEqualTo("/rules/0/picksOut/values/0");
+    }
+
+    @Test
+    void htmlIsShownWithoutScriptsFormsOrAnythingFromOutside() {
+        String mail = "From: a@b.example\r\nTo: x@y.example\r\nSubject: html shown\r\nContent-Type: text/html\r\n\r\n"
+                + "<p onclick=x()>seen</p><script>bad()</script><img src=http://track.example/a.png><form action=/x><a href=http://x.example>link</a>";
+        send("a@b.example", World.VISITS, mail.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        await(
+                "it is stored",
+                () -> jdbc.sql("select count(*) from message where subject = 'html shown'")
+                                .query(Integer.class)
+                                .single()
+                        == 1);
+        long id = jdbc.sql("select id from message where subject = 'html shown'")
+                .query(Long.class)
+                .single();
+        HttpResponse<String> page =
+                ilse().send("GET", "/api/mailboxes/" + mailbox + "/messages/" + id + "/html", "", "text/plain");
+        assertThat(page.body()).contains("seen").doesNotContain("script", "onclick", "track.example", "<form", "href");
+        assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+                .startsWith("sandbox; default-src 'none'");
+    }
+}

@@ -1,0 +1,64 @@
+package app.jubek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.server.mailbox.MailboxStatus;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.Watching;
+import app.jubek.server.platform.Secrets;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A failing part is said in plain words with the last good time, and work goes on when it is back. */
+class FaultsTest extends ServerTest {
+    @Autowired
+    private Mailboxes mailboxes;
+
+    @Autowired
+    private Secrets secrets;
+
+    private void reconnect() {
+        World.get().office().close();
+        await("the watcher notices", () -> mailboxes.status(mailbox).watching() != Watching.WATCHING);
+        World.get().open();
+    }
+
+    @Test
+    void aMailServerThatIsGoneIsSaidAndMailThatCameMeanwhileIsTakenInAfterwards() {
+        rules(rule("back", "meanwhile", "ends here", step("{'do':'file','folder':'Back'}")));
+        World.get().office().close();
+        await("it is said", () -> mailboxes.status(mailbox).watching() == Watching.UNREACHABLE);
+        MailboxStatus status = mailboxes.status(mailbox);
+        assertThat(status.detail()).contains("127.0.0.1 can't be reached");
+        assertThat(status.lastContact()).isPresent();
+        World.get().open();
+        write("anna@school.example", World.VISITS, "meanwhile", "x");
+        await("it is filed", () -> mail(World.VISITS, "Back").size() == 1);
+    }
+
+    @Test
+    void aWrongPasswordIsSaidAndTheRightOneMendsIt() {
+        setPassword("wrong");
+        reconnect();
+        await("it is said", () -> mailboxes.status(mailbox).watching() == Watching.SIGN_IN_REFUSED);
+        assertThat(mailboxes.status(mailbox).detail()).isEqualTo("The mail server refuses the name or the password.");
+        setPassword("ostrel");
+        await("it is mended", () -> mailboxes.status(mailbox).watching() == Watching.WATCHING);
+    }
+
+    @Test
+    void thePasswordIsNotReadableInTheDatabase() {
+        byte[] stored =
+                jdbc.sql("select secret from mailbox").query(byte[].class).single();
+        assertThat(new String(stored, java.nio.charset.StandardCharsets.ISO_8859_1))
+                .doesNotContain("ostrel");
+        assertThat(mailboxes.password(mailbox)).isEqualTo("ostrel");
+    }
+
+    private void setPassword(String password) {
+        Secrets.Sealed sealed = secrets.seal(password);
+        jdbc.sql("update mailbox set secret = ?, secret_key_id = ?")
+                .params(sealed.octets(), sealed.keyId())
+                .update();
+    }
+}

@@ -1,0 +1,225 @@
+package app.jubek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.delivery.StepView;
+import app.jubek.server.rulebook.RuleBooks;
+import jakarta.mail.AuthenticationFailedException;
+import jakarta.mail.Flags;
+import jakarta.mail.Folder;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.Store;
+import jakarta.mail.UIDFolder;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Properties;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The whole server on a real database and a real post office; one of it serves all tests. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+abstract class ServerTest {
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    @LocalServerPort
+    int port;
+
+    @Autowired
+    JdbcClient jdbc;
+
+    @Autowired
+    RuleBooks books;
+
+    @Autowired
+    app.jubek.server.delivery.Outbox outbox;
+
+    UUID mailbox;
+
+    @DynamicPropertySource
+    static void properties(DynamicPropertyRegistry registry) {
+        World.get().properties(registry);
+    }
+
+    @BeforeEach
+    void theMailboxIsWatched() {
+        await(
+                "the mailbox is there",
+                () -> jdbc.sql("select count(*) from mailbox where watching = 'WATCHING'")
+                                .query(Integer.class)
+                                .single()
+                        == 1);
+        mailbox = jdbc.sql("select id from mailbox").query(UUID.class).single();
+    }
+
+    void rules(String... rules) {
+        String document =
+                "{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + String.join(",", rules) + "]}";
+        books.save(mailbox, books.current(mailbox).version(), RuleBookJson.read(document), "test");
+    }
+
+    /** A rule for mail with a word in its subject. */
+    static String rule(String id, String word, String ending, String... steps) {
+        return """
+                {"id":"%s","version":1,"name":"%s","picksOut":{"part":"subject","how":"contains","values":["%s"]},
+                "does":[%s],"ending":"%s","on":true}""".formatted(id, id, word, String.join(",", steps), ending);
+    }
+
+    static String step(String json) {
+        return json.replace('\'', '"');
+    }
+
+    /** Hands a message in by SMTP, octet for octet, from an envelope sender that may be empty. */
+    static void send(String from, String to, byte[] octets) {
+        try (Socket socket = new Socket("127.0.0.1", World.get().settings.smtpPort())) {
+            OutputStream out = socket.getOutputStream();
+            InputStream in = socket.getInputStream();
+            expect(in, '2');
+            for (String line : List.of("EHLO test", "MAIL FROM:<" + from + ">", "RCPT TO:<" + to + ">")) {
+                command(out, line);
+                expect(in, '2');
+            }
+            command(out, "DATA");
+            expect(in, '3');
+            String stuffed = new String(octets, StandardCharsets.ISO_8859_1).replace("\r\n.", "\r\n..");
+            out.write(stuffed.getBytes(StandardCharsets.ISO_8859_1));
+            command(out, stuffed.endsWith("\r\n") ? "." : "\r\n.");
+            expect(in, '2');
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    static void write(String from, String to, String subject, String text) {
+        String mail = "From: " + from + "\r\nTo: " + to + "\r\nSubject: " + subject + "\r\nMessage-ID: <"
+                + UUID.randomUUID() + "@school.example>\r\n\r\n" + text + "\r\n";
+        send(from, to, mail.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static void command(OutputStream out, String line) throws IOException {
+        out.write((line + "\r\n").getBytes(StandardCharsets.US_ASCII));
+        out.flush();
+    }
+
+    private static void expect(InputStream in, char digit) throws IOException {
+        StringBuilder line = new StringBuilder("    ");
+        do {
+            line.setLength(0);
+            for (int c = in.read(); c != '\n' && c >= 0; c = in.read()) {
+                line.append((char) c);
+            }
+        } while (line.length() > 3 && line.charAt(3) == '-');
+        assertThat(line.charAt(0)).as(line.toString()).isEqualTo(digit);
+    }
+
+    /** What a mailbox holds, raw, by folder; asked by IMAP. */
+    static List<String> mail(String address, String folder) {
+        return inFolder(address, folder, messages -> {
+            List<String> all = new ArrayList<>();
+            for (Message message : messages) {
+                ByteArrayOutputStream out = new ByteArrayOutputStream();
+                message.writeTo(out);
+                all.add(out.toString(StandardCharsets.UTF_8));
+            }
+            return all;
+        });
+    }
+
+    static List<Flags> flags(String address, String folder, String subject) {
+        return inFolder(address, folder, messages -> {
+            List<Flags> all = new ArrayList<>();
+            for (Message message : messages) {
+                if (subject.equals(message.getSubject())) {
+                    all.add(message.getFlags());
+                }
+            }
+            return all;
+        });
+    }
+
+    interface Looking<T> {
+        T at(Message[] messages) throws MessagingException, IOException;
+    }
+
+    static <T> T inFolder(String address, String folder, Looking<T> looking) {
+        Properties properties = new Properties();
+        properties.put("mail.imap.peek", "true");
+        try (Store store = Session.getInstance(properties).getStore("imap")) {
+            store.connect("127.0.0.1", World.get().settings.imapPort(), address, "ostrel");
+            Folder opened = store.getFolder(folder);
+            if (!opened.exists()) {
+                return looking.at(new Message[0]);
+            }
+            opened.open(Folder.READ_WRITE);
+            T found = looking.at(opened.getMessages());
+            opened.close(false);
+            return found;
+        } catch (AuthenticationFailedException noSuchMailbox) {
+            return nothing(looking);
+        } catch (MessagingException | IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    private static <T> T nothing(Looking<T> looking) {
+        try {
+            return looking.at(new Message[0]);
+        } catch (MessagingException | IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    /** Everything that lies in the inbox has been taken in. */
+    void settled() {
+        await("all mail is taken in", () -> {
+            long last = inFolder(World.VISITS, "INBOX", m -> m.length == 0 ? 0L : ((UIDFolder) m[0].getFolder()).getUID(m[m.length - 1]));
+            return jdbc.sql("select uid from folder_cursor").query(Long.class).single() >= last;
+        });
+    }
+
+    List<StepView> steps(String rule) {
+        return outbox.newest(mailbox, Set.of(), 500).stream()
+                .filter(s -> s.rule().equals(rule))
+                .toList();
+    }
+
+    /** A folder that changes under one's hands is looked at again. */
+    private static boolean holds(BooleanSupplier holds) {
+        try {
+            return holds.getAsBoolean();
+        } catch (IllegalStateException changing) {
+            return false;
+        }
+    }
+
+    static void await(String what, BooleanSupplier holds) {
+        long end = System.nanoTime() + PATIENCE.toNanos();
+        while (!holds(holds)) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("waited in vain: " + what);
+            }
+            try {
+                Thread.sleep(30);
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+        }
+    }
+}

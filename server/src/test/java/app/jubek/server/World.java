@@ -1,0 +1,93 @@
+package app.jubek.server;
+
+import app.jubek.demo.postoffice.PostOffice;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import org.springframework.test.context.DynamicPropertyRegistry;
+
+/** A real post office and a database of their own for the tests of one JVM. */
+final class World {
+    static final String VISITS = "visits@ostrel-gardens.example";
+    static final String DATABASE =
+            System.getenv().getOrDefault("JUBEK_TEST_DATABASE", "jdbc:postgresql://127.0.0.1:8494/jubek");
+
+    private static World only;
+
+    final PostOffice.Settings settings;
+    private PostOffice office;
+
+    private World() {
+        Path folder = temporary();
+        settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
+        open();
+        office.open(java.util.List.of(VISITS));
+    }
+
+    static synchronized World get() {
+        if (only == null) {
+            only = new World();
+        }
+        return only;
+    }
+
+    PostOffice office() {
+        return office;
+    }
+
+    void open() {
+        office = new PostOffice(settings, octets -> {});
+        office.start();
+    }
+
+    void properties(DynamicPropertyRegistry registry) {
+        emptyDatabase();
+        registry.add("spring.datasource.url", () -> DATABASE);
+        registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
+        registry.add("jubek.poll-interval", () -> "2s");
+        registry.add("jubek.reconnect-after", () -> "200ms");
+        registry.add("jubek.retry-after", () -> "300ms,300ms");
+        registry.add("jubek.account.sign-in", () -> "ilse");
+        registry.add("jubek.account.name", () -> "Ilse Varga");
+        registry.add("jubek.account.password", () -> "greenhouse");
+        registry.add("jubek.mailbox.address", () -> VISITS);
+        registry.add("jubek.mailbox.name", () -> "Visits desk");
+        registry.add("jubek.mailbox.addresses", () -> VISITS + ",photos@ostrel-gardens.example");
+        registry.add("jubek.mailbox.domains", () -> "ostrel-gardens.example");
+        registry.add("jubek.mailbox.zone", () -> "Europe/Stockholm");
+        registry.add("jubek.mailbox.imap-host", () -> "127.0.0.1");
+        registry.add("jubek.mailbox.imap-port", () -> settings.imapPort());
+        registry.add("jubek.mailbox.smtp-host", () -> "127.0.0.1");
+        registry.add("jubek.mailbox.smtp-port", () -> settings.smtpPort());
+        registry.add("jubek.mailbox.user", () -> VISITS);
+        registry.add("jubek.mailbox.password", () -> "ostrel");
+    }
+
+    private static void emptyDatabase() {
+        try (Connection connection = DriverManager.getConnection(DATABASE, "jubek", "jubek")) {
+            connection.createStatement().execute("drop schema if exists public cascade; create schema public");
+        } catch (SQLException away) {
+            throw new IllegalStateException("no test database at " + DATABASE + ": run bin/test", away);
+        }
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException none) {
+            throw new IllegalStateException(none);
+        }
+    }
+
+    private static Path temporary() {
+        try {
+            return Files.createTempDirectory("jubek-test");
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+}

@@ -1,0 +1,40 @@
+import '@testing-library/jest-dom/vitest';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { ValueChips } from './ValueChips';
+
+afterEach(cleanup);
+
+function chips(more: Partial<Parameters<typeof ValueChips>[0]>) {
+  const acts = { onTyping: vi.fn(), onAdd: vi.fn(), onRemove: vi.fn() };
+  render(
+    <ValueChips
+      label="add"
+      values={['guided visit', 'visit']}
+      typing=""
+      isWords
+      hint=""
+      {...acts}
+      {...more}
+    />,
+  );
+  return acts;
+}
+
+test('a value shows what it takes, and one that another covers says so and can be dropped', () => {
+  const { onRemove } = chips({ figures: [{ reach: 31, coveredBy: 1 }, { reach: 45 }] });
+  expect(screen.getByText('covered')).toBeVisible();
+  expect(screen.getByText('45')).toBeVisible();
+  fireEvent.click(screen.getByText('drop the 1 that others cover'));
+  expect(onRemove).toHaveBeenCalledWith([0]);
+});
+
+test('Enter makes a value, Backspace in an empty field takes the last one', () => {
+  const { onAdd } = chips({ typing: ' tour ' });
+  fireEvent.keyDown(screen.getByLabelText('add'), { key: 'Enter' });
+  expect(onAdd).toHaveBeenCalledWith(['tour']);
+  cleanup();
+  const { onRemove } = chips({});
+  fireEvent.keyDown(screen.getByLabelText('add'), { key: 'Backspace' });
+  expect(onRemove).toHaveBeenCalledWith([1]);
+});
