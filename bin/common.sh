@@ -38,16 +38,17 @@ need_free_port() { # port, what for, variable
 
 # Builds when a source is newer than the last build.
 build() {
+  [[ -z ${JUBEK_BUILT:-} ]] || return 0
   local mark="$LOCAL/built"
   mkdir -p "$LOCAL"
   if [[ -f $mark && -f $ROOT/server/target/app/jubek-server-$VERSION-exec.jar ]] &&
     [[ -z $(find "$ROOT" \( -name target -o -name node_modules -o -name .git -o -name .local \) -prune -o \
       \( -name '*.java' -o -name '*.ts' -o -name '*.tsx' -o -name '*.css' -o -name '*.sql' -o -name '*.yaml' \
-      -o -name '*.json' -o -name 'pom.xml' -o -name '*.html' \) -newer "$mark" -print -quit) ]]; then
+      -o -name '*.json' -o -name 'pom.xml' -o -name '*.html' \) -not -name schema.d.ts -newer "$mark" -print -quit) ]]; then
     return 0
   fi
   say "building (a few minutes the first time)"
-  (cd "$ROOT" && mvn -q -B -DskipTests -pl server,demo -am package)
+  (cd "$ROOT" && mvn -q -B -Dstyle.color=never -DskipTests -pl server,demo -am package) | sed -e 's/\x1b\[[0-9;]*m//g' -e '/^$/d'
   (cd "$ROOT/server/target" && rm -rf app && java -Djarmode=tools -jar "jubek-server-$VERSION-exec.jar" extract --destination app)
   touch "$mark"
 }

@@ -13,8 +13,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 
 class ArchitectureTest {
-    private static final List<String> FEATURES = List.of(
-            "account", "mailbox", "intake", "delivery", "rulebook", "evidence", "records", "outside");
+    private static final List<String> FEATURES =
+            List.of("account", "mailbox", "intake", "delivery", "rulebook", "evidence", "records", "outside");
 
     private final JavaClasses server = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
@@ -28,7 +28,9 @@ class ArchitectureTest {
                 .resideInAPackage("..platform..")
                 .should()
                 .dependOnClassesThat()
-                .resideInAnyPackage(FEATURES.stream().map(f -> "app.jubek.server." + f + "..").toArray(String[]::new))
+                .resideInAnyPackage(FEATURES.stream()
+                        .map(f -> "app.jubek.server." + f + "..")
+                        .toArray(String[]::new))
                 .check(server);
     }
 

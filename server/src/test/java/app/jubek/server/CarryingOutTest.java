@@ -175,4 +175,20 @@ class CarryingOutTest extends ServerTest {
         assertThat(steps("outside").get(0).acts()).containsExactly(StepView.Act.DROP);
         assertThat(mail("friend@elsewhere.example", "INBOX")).isEmpty();
     }
+
+    @Test
+    void anAnswerToSomethingAPersonSentIsLeftToPeople() {
+        rules(rule("talk", "weekend", "goes on", step("{'do':'reply','text':'Thank you.'}")));
+        String answer = "From: bea@postbox.example\r\nTo: visits@ostrel-gardens.example\r\nSubject: Re: weekend\r\n"
+                + "In-Reply-To: " + World.WRITTEN_BY_ILSE + "\r\n\r\nFine.\r\n";
+        await(
+                "what was sent is known",
+                () -> jdbc.sql("select count(*) from sent_message")
+                                .query(Integer.class)
+                                .single()
+                        == 1);
+        send("bea@postbox.example", World.VISITS, answer.getBytes(StandardCharsets.UTF_8));
+        await("it is decided", () -> !steps("talk").isEmpty());
+        assertThat(steps("talk").get(0).note()).startsWith("it answers something this mailbox sent");
+    }
 }

@@ -189,7 +189,10 @@ abstract class ServerTest {
     /** Everything that lies in the inbox has been taken in. */
     void settled() {
         await("all mail is taken in", () -> {
-            long last = inFolder(World.VISITS, "INBOX", m -> m.length == 0 ? 0L : ((UIDFolder) m[0].getFolder()).getUID(m[m.length - 1]));
+            long last = inFolder(
+                    World.VISITS,
+                    "INBOX",
+                    m -> m.length == 0 ? 0L : ((UIDFolder) m[0].getFolder()).getUID(m[m.length - 1]));
             return jdbc.sql("select uid from folder_cursor").query(Long.class).single() >= last;
         });
     }

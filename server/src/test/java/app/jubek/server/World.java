@@ -1,18 +1,23 @@
 package app.jubek.server;
 
+import app.jubek.demo.garden.GardenMail;
 import app.jubek.demo.postoffice.PostOffice;
 import java.io.IOException;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
 import org.springframework.test.context.DynamicPropertyRegistry;
 
 /** A real post office and a database of their own for the tests of one JVM. */
 final class World {
     static final String VISITS = "visits@ostrel-gardens.example";
+    static final String WRITTEN_BY_ILSE = "<ilse.1@ostrel-gardens.example>";
     static final String DATABASE =
             System.getenv().getOrDefault("JUBEK_TEST_DATABASE", "jdbc:postgresql://127.0.0.1:8494/jubek");
 
@@ -25,7 +30,9 @@ final class World {
         Path folder = temporary();
         settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
         open();
-        office.open(java.util.List.of(VISITS));
+        byte[] sent = ("Message-ID: " + WRITTEN_BY_ILSE + "\r\nSubject: weekend\r\n\r\nDear Bea")
+                .getBytes(StandardCharsets.US_ASCII);
+        office.fill(VISITS, List.of(new GardenMail.Letter("sent", "Sent", Instant.now(), true, sent)));
     }
 
     static synchronized World get() {

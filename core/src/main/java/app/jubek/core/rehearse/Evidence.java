@@ -1,7 +1,6 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.NearMiss;
 import app.jubek.core.decide.Course;
@@ -19,67 +18,92 @@ import java.util.Set;
 /**
  * What one rule of a book does to past mail. The rule is judged as if it were on; the others as they are. Nothing is
  * done.
- *
- * @param standings newest first, only messages that at least one counter counts
  */
-public record Evidence(
-        int window,
-        Map<Counter, Integer> counts,
-        List<Standing> standings,
-        List<CriterionFigures> picksOut,
-        List<CriterionFigures> leavesOut) {
+public final class Evidence {
+    private final Corpus.View past;
+    private final Course course;
+    private final Rule inHand;
+    private final Map<Counter, Integer> counts = new EnumMap<>(Counter.class);
+    private final List<Standing> standings = new ArrayList<>();
+
+    private Evidence(RuleBook book, Rule inHand, Corpus.View past) {
+        this.past = past;
+        this.inHand = inHand;
+        this.course = new Course(new RuleBook(
+                book.rules().stream()
+                        .map(r -> r.id().equals(inHand.id()) ? switchedOn(r) : r)
+                        .toList(),
+                book.fence()));
+        for (int at = past.size() - 1; at >= 0; at--) {
+            Set<Counter> counters = counters(past.hits(at));
+            counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
+            if (!counters.isEmpty()) {
+                standings.add(new Standing(at, past.message(at), counters));
+            }
+        }
+    }
 
     /**
      * @param id the rule in hand; it must be in the book
      */
     public static Evidence of(RuleBook book, RuleId id, Corpus.View past) {
         Rule inHand = book.find(id).orElseThrow(() -> new IllegalArgumentException("no rule " + id.value()));
-        RuleBook judged = new RuleBook(
-                book.rules().stream()
-                        .map(r -> r.id().equals(id) ? switchedOn(r) : r)
-                        .toList(),
-                book.fence());
-        Course course = new Course(judged);
-        List<Standing> standings = new ArrayList<>();
-        Map<Counter, Integer> counts = new EnumMap<>(Counter.class);
-        for (int at = past.size() - 1; at >= 0; at--) {
-            Standing standing = standing(course, inHand, past.message(at), past.hits(at));
-            standing.counters().forEach(counter -> counts.merge(counter, 1, Integer::sum));
-            if (!standing.counters().isEmpty()) {
-                standings.add(standing);
-            }
-        }
-        Figures figures = new Figures(past, inHand);
-        return new Evidence(past.size(), counts, standings, figures.picksOut(), figures.leavesOut());
+        return new Evidence(book, inHand, past);
+    }
+
+    public int window() {
+        return past.size();
     }
 
     public int count(Counter counter) {
         return counts.getOrDefault(counter, 0);
     }
 
-    private static Standing standing(Course course, Rule inHand, PastMessage message, Hits hits) {
-        List<Outcome> outcomes = course.run(hits, rule -> true);
-        List<Rule> takenBy =
-                outcomes.stream().filter(Outcome::isPicked).map(Outcome::rule).toList();
-        Outcome own = outcomes.stream()
-                .filter(o -> o.rule().id().equals(inHand.id()))
-                .findFirst()
-                .orElseThrow();
-        Set<Counter> counters = EnumSet.noneOf(Counter.class);
-        if (own.isPicked()) {
-            counters.add(Counter.PICKED);
-            boolean last = takenBy.get(takenBy.size() - 1).id().equals(inHand.id());
-            if (!last) {
-                counters.add(Counter.ALSO_LATER);
-            }
-        } else if (own instanceof Outcome.Spared) {
-            counters.add(Counter.LEFT_OUT);
-        } else if (own instanceof Outcome.NotReached && inHand.picksOut().holds(hits)) {
-            counters.add(Counter.TAKEN_EARLIER);
-        } else if (NearMiss.of(inHand.picksOut(), hits).isPresent()) {
-            counters.add(Counter.NEAR_MISS);
+    /** Newest first; only messages that at least one counter counts. */
+    public List<Standing> standings() {
+        return List.copyOf(standings);
+    }
+
+    /** The rules that pick a message, in order: its whole fate. */
+    public List<Rule> takenBy(Standing standing) {
+        return course.run(past.hits(standing.at()), rule -> true).stream()
+                .filter(Outcome::isPicked)
+                .map(Outcome::rule)
+                .toList();
+    }
+
+    public List<CriterionFigures> picksOut() {
+        return new Figures(past, inHand).picksOut();
+    }
+
+    public List<CriterionFigures> leavesOut() {
+        return new Figures(past, inHand).leavesOut();
+    }
+
+    private Set<Counter> counters(Hits hits) {
+        if (!inHand.picksOut().holds(hits)) {
+            boolean near = NearMiss.of(inHand.picksOut(), hits).isPresent();
+            return near ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
         }
-        return new Standing(message, counters, takenBy);
+        List<Outcome> outcomes = course.run(hits, rule -> true);
+        int own = ownPlace(outcomes);
+        Outcome outcome = outcomes.get(own);
+        if (outcome instanceof Outcome.Spared) {
+            return EnumSet.of(Counter.LEFT_OUT);
+        }
+        if (outcome instanceof Outcome.NotReached) {
+            return EnumSet.of(Counter.TAKEN_EARLIER);
+        }
+        boolean alsoLater = outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked);
+        return alsoLater ? EnumSet.of(Counter.PICKED, Counter.ALSO_LATER) : EnumSet.of(Counter.PICKED);
+    }
+
+    private int ownPlace(List<Outcome> outcomes) {
+        int own = 0;
+        while (!outcomes.get(own).rule().id().equals(inHand.id())) {
+            own++;
+        }
+        return own;
     }
 
     private static Rule switchedOn(Rule rule) {

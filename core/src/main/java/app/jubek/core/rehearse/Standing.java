@@ -1,18 +1,15 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.rule.Rule;
-import java.util.List;
 import java.util.Set;
 
 /**
  * How one past message stands to the rule in hand.
  *
- * @param takenBy the rules that pick it, in order: its whole fate
+ * @param at its place in the window
  */
-public record Standing(PastMessage message, Set<Counter> counters, List<Rule> takenBy) {
+public record Standing(int at, PastMessage message, Set<Counter> counters) {
     public Standing {
         counters = Set.copyOf(counters);
-        takenBy = List.copyOf(takenBy);
     }
 }

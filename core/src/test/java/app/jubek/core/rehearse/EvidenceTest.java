@@ -72,13 +72,11 @@ class EvidenceTest {
         Rule earlier = rule("earlier", subject("urgent"), new Nothing(), Ending.ENDS_HERE);
         Rule later = rule("later", subject("visit"), new Nothing(), Ending.ENDS_HERE);
         Evidence evidence = evidence(inHand, earlier, inHand, later);
-        assertThat(evidence.counts())
-                .containsOnly(
-                        java.util.Map.entry(Counter.PICKED, 1),
-                        java.util.Map.entry(Counter.LEFT_OUT, 1),
-                        java.util.Map.entry(Counter.TAKEN_EARLIER, 1),
-                        java.util.Map.entry(Counter.ALSO_LATER, 1),
-                        java.util.Map.entry(Counter.NEAR_MISS, 2));
+        assertThat(java.util.Arrays.stream(Counter.values()).map(c -> c + " " + evidence.count(c)))
+                .containsExactly("PICKED 1", "LEFT_OUT 1", "TAKEN_EARLIER 1", "ALSO_LATER 1", "NEAR_MISS 2");
+        assertThat(evidence.takenBy(evidence.standings().get(4)))
+                .extracting(Rule::name)
+                .containsExactly("hand", "later");
         assertThat(evidence.picksOut())
                 .extracting(CriterionFigures::reach, CriterionFigures::effect)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(4, 1), org.assertj.core.groups.Tuple.tuple(4, 1));

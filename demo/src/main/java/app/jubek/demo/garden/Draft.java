@@ -41,6 +41,15 @@ record Draft(
                 Optional.empty());
     }
 
+    /** The Message-ID it answers, where it answers something the desk sent. */
+    Optional<String> answers() {
+        String field = "In-Reply-To: ";
+        return fields.stream()
+                .filter(f -> f.startsWith(field))
+                .map(f -> f.substring(field.length()))
+                .findFirst();
+    }
+
     Draft to(String recipient) {
         return new Draft(kind, from, returnPath, recipient, subject, text, form, fields, enclosure);
     }

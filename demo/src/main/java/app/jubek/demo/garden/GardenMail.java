@@ -52,6 +52,7 @@ public final class GardenMail {
         Random random = new Random(seed);
         LocalDate lastDay = end.atZone(ZONE).toLocalDate();
         List<Letter> letters = new ArrayList<>();
+        List<Letter> sent = new ArrayList<>();
         Kinds kinds = new Kinds(random);
         int number = 0;
         while (letters.size() < MESSAGES) {
@@ -60,10 +61,17 @@ public final class GardenMail {
                 Draft draft = kinds.next(at);
                 boolean seen = at.isBefore(end.minus(RECENT)) || random.nextBoolean();
                 letters.add(new Letter(draft.kind(), "INBOX", at, seen, Rendering.octets(draft, at, ++number)));
+                draft.answers().ifPresent(id -> sent.add(sent(id, draft, at.minus(RECENT))));
             }
         }
+        letters.addAll(sent);
         letters.sort(Comparator.comparing(Letter::received));
         return new GardenMail(letters);
+    }
+
+    /** What the desk wrote before, that this draft answers. */
+    private static Letter sent(String messageId, Draft answer, Instant at) {
+        return new Letter("sent", "Sent", at, true, Rendering.written(VISITS, messageId, answer, at));
     }
 
     public List<Letter> letters() {

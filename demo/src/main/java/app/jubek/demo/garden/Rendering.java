@@ -32,6 +32,19 @@ final class Rendering {
         return out.toString().getBytes(StandardCharsets.UTF_8);
     }
 
+    /** A short message of the desk itself, as its folder of sent mail keeps it. */
+    static byte[] written(String desk, String messageId, Draft answer, Instant at) {
+        StringBuilder out = new StringBuilder();
+        field(out, "From", desk);
+        field(out, "To", answer.returnPath());
+        field(out, "Subject", word(answer.subject().replaceFirst("^Re: ", "")));
+        field(out, "Date", DATE.format(at.atZone(GardenMail.ZONE)));
+        field(out, "Message-ID", messageId);
+        field(out, "MIME-Version", "1.0");
+        single(out, "text/plain", "We are happy to help.\nIlse Varga, visits desk");
+        return out.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
     private static void body(StringBuilder out, Draft draft, String boundary) {
         if (draft.enclosure().isPresent()) {
             Draft.Enclosure file = draft.enclosure().get();

@@ -41,11 +41,15 @@ class EvidenceRows {
         Map<Long, List<String>> texts = messages.texts(
                 mailbox, shown.stream().map(s -> s.message().id()).toList());
         return shown.stream()
-                .map(s -> row(s, inHand, texts.getOrDefault(s.message().id(), List.of())))
+                .map(s -> row(
+                        s,
+                        evidence.takenBy(s),
+                        inHand,
+                        texts.getOrDefault(s.message().id(), List.of())))
                 .toList();
     }
 
-    private static EvidenceRow row(Standing standing, Rule inHand, List<String> texts) {
+    private static EvidenceRow row(Standing standing, List<Rule> takenBy, Rule inHand, List<String> texts) {
         PastMessage message = standing.message();
         Marks marks = new Marks(message.senderShown(), message.subject(), texts);
         boolean spared = standing.counters().contains(Counter.LEFT_OUT);
@@ -67,7 +71,7 @@ class EvidenceRows {
                 new EvidenceRow.Marked(message.subject(), inSubject),
                 snippet,
                 standing.counters(),
-                standing.takenBy().stream().flatMap(r -> fate(r, inHand)).toList());
+                takenBy.stream().flatMap(r -> fate(r, inHand)).toList());
     }
 
     private static Stream<EvidenceRow.Fate> fate(Rule rule, Rule inHand) {

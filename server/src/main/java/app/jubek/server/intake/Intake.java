@@ -19,8 +19,10 @@ import app.jubek.server.rulebook.RuleBooks;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -69,10 +71,10 @@ public class Intake implements Arrivals {
     public void past(UUID mailbox, List<Fetched> fetched) {
         List<Read> all = fetched.stream().map(this::read).toList();
         transaction.executeWithoutResult(status -> {
+            Map<String, MessageEntity> known = knownByDigest(mailbox, all);
             for (Read read : all) {
-                Optional<MessageEntity> known = known(mailbox, read);
-                if (known.isPresent()) {
-                    known.get().locate(read.fetched().place());
+                if (known.containsKey(read.digest())) {
+                    known.get(read.digest()).locate(read.fetched().place());
                 } else {
                     MessageEntity entity = new MessageEntity(mailbox, read.fetched(), read.digest(), Standing.PAST);
                     store(entity.read(read.message()), read.fetched().octets());
@@ -114,7 +116,7 @@ public class Intake implements Arrivals {
                 parts.ledger().of(mailbox.id(), writers(read.message())),
                 hops,
                 parts.books().onSince(mailbox.id()),
-                parts.outbox().sentOneOf(mailbox.id(), read.message().references()));
+                isConversation(mailbox.id(), read.message()));
         Decision decision = Engine.decide(book.book(), read.message(), at);
         entity.decided(StoredDecision.of(book.version(), decision));
         Composer composer = new Composer(mailbox.own(), hops, mailbox.zone());
@@ -123,6 +125,12 @@ public class Intake implements Arrivals {
         parts.outbox()
                 .plan(new Outbox.Plan(
                         mailbox.id(), entity.id(), original, composer, decision.planned(), decision.notDone()));
+    }
+
+    /** Whether it answers something this mailbox sent, by Jubek or by a person. */
+    private boolean isConversation(UUID mailbox, ReadMessage message) {
+        return parts.outbox().sentOneOf(mailbox, message.references())
+                || parts.sent().sentOneOf(mailbox, message.references());
     }
 
     private static List<String> writers(ReadMessage message) {
@@ -134,6 +142,12 @@ public class Intake implements Arrivals {
 
     private Optional<MessageEntity> known(UUID mailbox, Read read) {
         return messages.findFirstByMailboxIdAndDigestOrderById(mailbox, read.digest());
+    }
+
+    private Map<String, MessageEntity> knownByDigest(UUID mailbox, List<Read> reads) {
+        List<String> digests = reads.stream().map(Read::digest).toList();
+        return messages.withDigests(mailbox, digests).stream()
+                .collect(Collectors.toMap(MessageEntity::digest, m -> m, (first, again) -> first));
     }
 
     private MessageEntity store(MessageEntity entity, byte[] raw) {

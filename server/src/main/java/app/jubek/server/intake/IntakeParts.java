@@ -3,6 +3,7 @@ package app.jubek.server.intake;
 import app.jubek.server.delivery.Outbox;
 import app.jubek.server.mailbox.FolderCursors;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.SentMail;
 import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.rulebook.RuleBooks;
 import java.time.Clock;
@@ -15,6 +16,7 @@ record IntakeParts(
         FolderCursors cursors,
         RuleBooks books,
         ReplyLedger ledger,
+        SentMail sent,
         Outbox outbox,
         InstallationKeys keys,
         Clock clock) {}

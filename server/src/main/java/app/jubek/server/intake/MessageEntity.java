@@ -119,6 +119,10 @@ class MessageEntity {
         return mailboxId;
     }
 
+    String digest() {
+        return digest;
+    }
+
     Fetched.Place place() {
         return new Fetched.Place(locatedFolder, locatedValidity, locatedUid);
     }

@@ -11,6 +11,9 @@ import org.springframework.data.jpa.repository.Query;
 interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     Optional<MessageEntity> findFirstByMailboxIdAndDigestOrderById(UUID mailboxId, String digest);
 
+    @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.digest in :digests")
+    List<MessageEntity> withDigests(UUID mailbox, Collection<String> digests);
+
     Optional<MessageEntity> findByIdAndMailboxId(long id, UUID mailboxId);
 
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids")

@@ -2,6 +2,7 @@ package app.jubek.server.mailbox;
 
 import jakarta.mail.MessagingException;
 import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -9,7 +10,9 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -33,6 +36,7 @@ import org.jspecify.annotations.Nullable;
 public final class UidCommands {
     private static final Pattern COPIED = Pattern.compile("\\[COPYUID (\\d+) \\S+ (\\d+)]", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]+>");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
 
     private final IMAPFolder folder;
@@ -70,8 +74,26 @@ public final class UidCommands {
         return search(criteria);
     }
 
+    /** The Message-IDs of messages above a UID; messages without one are missing. */
+    Map<Long, String> messageIdsAbove(long uid) throws MessagingException {
+        Map<Long, String> ids = new TreeMap<>();
+        String command = "UID FETCH " + (uid + 1) + ":* (UID BODY.PEEK[HEADER.FIELDS (MESSAGE-ID)])";
+        for (FetchResponse response : fetched(command)) {
+            BODY body = response.getItem(BODY.class);
+            Optional<Long> found = uid(response).filter(u -> u > uid);
+            if (body != null && found.isPresent()) {
+                Matcher matcher = MESSAGE_ID.matcher(new String(octets(body), StandardCharsets.ISO_8859_1));
+                if (matcher.find()) {
+                    ids.put(found.get(), matcher.group());
+                }
+            }
+        }
+        return ids;
+    }
+
     public boolean exists(long uid) throws MessagingException {
-        return fetched("UID FETCH " + uid + " (UID)").stream().anyMatch(r -> uid(r).filter(u -> u == uid).isPresent());
+        return fetched("UID FETCH " + uid + " (UID)").stream()
+                .anyMatch(r -> uid(r).filter(u -> u == uid).isPresent());
     }
 
     /** The octets of messages; those that are gone by now are missing. */
@@ -141,13 +163,11 @@ public final class UidCommands {
         return all;
     }
 
-    private Response[] command(String command, @Nullable Argument arguments)
-            throws MessagingException {
+    private Response[] command(String command, @Nullable Argument arguments) throws MessagingException {
         return (Response[]) folder.doCommand(protocol -> run(protocol, command, arguments));
     }
 
-    private static Response[] run(
-            IMAPProtocol protocol, String command, @Nullable Argument arguments)
+    private static Response[] run(IMAPProtocol protocol, String command, @Nullable Argument arguments)
             throws ProtocolException {
         Response[] responses = protocol.command(command, arguments);
         protocol.notifyResponseHandlers(responses);

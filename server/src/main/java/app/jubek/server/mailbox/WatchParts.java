@@ -10,4 +10,5 @@ record WatchParts(
         FolderCursors cursors,
         WatchLeases leases,
         FirstReading firstReading,
+        SentMail sent,
         Arrivals arrivals) {}

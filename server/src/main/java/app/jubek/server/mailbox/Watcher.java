@@ -89,10 +89,14 @@ final class Watcher implements Runnable {
             begin(folder);
             open = Optional.of(folder);
             boolean idle = store.hasCapability("IDLE");
+            Optional<IMAPFolder> sent = parts.sent().open(store);
             while (!stopped) {
                 Optional<Lease> lease = parts.leases().take(mailbox.id());
                 if (lease.isEmpty()) {
                     return;
+                }
+                if (sent.isPresent()) {
+                    parts.sent().read(mailbox.id(), sent.get());
                 }
                 takeIn(folder, lease.get());
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, "");

@@ -1,0 +1,101 @@
+package app.jubek.demo.garden;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.criteria.Searchable;
+import app.jubek.core.decide.Course;
+import app.jubek.core.decide.Outcome;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.SentBy;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.text.Limits;
+import app.jubek.formats.rulebook.RuleBookJson;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class GardenMailTest {
+    /** The evening of the day on which clocks in Stockholm went forward. */
+    private static final Instant CLOCK_CHANGE = Instant.parse("2026-03-29T18:00:00Z");
+
+    private final List<GardenMail.Letter> inbox = GardenMail.of(GardenMail.SEED, CLOCK_CHANGE).letters().stream()
+            .filter(letter -> letter.folder().equals("INBOX"))
+            .toList();
+
+    private static ReadMessage read(GardenMail.Letter letter) {
+        return new MessageReading(Limits.standard()).read(letter.octets());
+    }
+
+    @Test
+    void sevenThousandMessagesOverHalfAYearNoneYoungerThanItsEnd() {
+        assertThat(inbox).hasSize(7_000).allMatch(l -> l.received().isBefore(CLOCK_CHANGE));
+        assertThat(inbox.get(0).received()).isAfter(CLOCK_CHANGE.minus(Duration.ofDays(183)));
+    }
+
+    @Test
+    void theSameSeedAndEndGiveTheSameMail() {
+        List<GardenMail.Letter> again =
+                GardenMail.of(GardenMail.SEED, CLOCK_CHANGE).letters();
+        List<GardenMail.Letter> other = GardenMail.of(7, CLOCK_CHANGE).letters();
+        assertThat(again)
+                .usingRecursiveComparison()
+                .isEqualTo(GardenMail.of(GardenMail.SEED, CLOCK_CHANGE).letters());
+        assertThat(other.get(0).octets()).isNotEqualTo(again.get(0).octets());
+    }
+
+    @Test
+    void atLeastFourteenKindsRecurBesideALongTail() {
+        Map<String, Integer> kinds = new HashMap<>();
+        inbox.forEach(letter -> kinds.merge(letter.kind(), 1, Integer::sum));
+        assertThat(kinds)
+                .hasSizeGreaterThanOrEqualTo(15)
+                .containsKey("tail")
+                .allSatisfy((kind, count) -> assertThat(count).isGreaterThan(90));
+    }
+
+    @Test
+    void itHasEverySortOfMailAndAllOfItCanBeRead() {
+        Map<SentBy, Integer> by = new HashMap<>();
+        int attachments = 0;
+        int html = 0;
+        for (GardenMail.Letter letter : inbox) {
+            ReadMessage message = read(letter);
+            assertThat(message.notes()).as(letter.kind()).isEmpty();
+            message.sentBy().forEach(s -> by.merge(s, 1, Integer::sum));
+            attachments += message.attachments().isEmpty() ? 0 : 1;
+            html += message.html().isPresent() ? 1 : 0;
+        }
+        assertThat(by.keySet()).containsExactlyInAnyOrder(SentBy.values());
+        assertThat(attachments).isGreaterThan(300);
+        assertThat(html).isGreaterThan(300);
+    }
+
+    @Test
+    void everyDemoRuleTakesItsMailAndTwoOfThemTakeTheSame() throws IOException {
+        RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
+        Map<String, Integer> taken = new HashMap<>();
+        Map<List<String>, Integer> together = new HashMap<>();
+        for (GardenMail.Letter letter : inbox) {
+            List<String> by = new Course(book)
+                    .run(Searchable.of(read(letter)), rule -> true).stream()
+                            .filter(Outcome::isPicked)
+                            .map(o -> o.rule().id().value())
+                            .toList();
+            by.forEach(rule -> taken.merge(rule, 1, Integer::sum));
+            together.merge(by, 1, Integer::sum);
+        }
+        assertThat(book.rules())
+                .hasSize(6)
+                .allMatch(rule -> taken.getOrDefault(rule.id().value(), 0) > 20);
+        assertThat(together.keySet())
+                .filteredOn(by -> by.size() > 1)
+                .containsExactly(List.of("school-visits", "tropics-house"));
+    }
+}

@@ -1,0 +1,91 @@
+package app.jubek.demo.postoffice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.demo.garden.GardenMail;
+import jakarta.mail.Flags;
+import jakarta.mail.Folder;
+import jakarta.mail.Message;
+import jakarta.mail.Session;
+import jakarta.mail.Store;
+import jakarta.mail.UIDFolder;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Properties;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class PostOfficeTest {
+    private static final String NOOR = "noor@ostrel-gardens.example";
+
+    @TempDir
+    private Path folder;
+
+    private PostOffice.Settings settings;
+
+    private PostOffice open() throws IOException {
+        settings = new PostOffice.Settings(folder, port(), port(), port(), "ostrel");
+        PostOffice office = new PostOffice(settings, octets -> {});
+        office.start();
+        return office;
+    }
+
+    private static int port() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private interface Acting {
+        void on(Folder folder) throws Exception;
+    }
+
+    /** What Noor's inbox holds after an act: "validity uid subject flags". */
+    private List<String> inbox(Acting acting) throws Exception {
+        try (Store store = Session.getInstance(new Properties()).getStore("imap")) {
+            store.connect("127.0.0.1", settings.imapPort(), NOOR, "ostrel");
+            Folder inbox = store.getFolder("INBOX");
+            inbox.open(Folder.READ_WRITE);
+            acting.on(inbox);
+            inbox.expunge();
+            List<String> lines = new ArrayList<>();
+            for (Message message : inbox.getMessages()) {
+                UIDFolder numbered = (UIDFolder) inbox;
+                lines.add(numbered.getUIDValidity() + " " + numbered.getUID(message) + " " + message.getSubject() + " "
+                        + message.isSet(Flags.Flag.FLAGGED));
+            }
+            inbox.close(false);
+            return lines;
+        }
+    }
+
+    private static GardenMail.Letter letter(String subject) {
+        byte[] octets =
+                ("From: a@b.example\r\nSubject: " + subject + "\r\n\r\nx\r\n").getBytes(StandardCharsets.US_ASCII);
+        return new GardenMail.Letter("test", "INBOX", Instant.parse("2026-03-29T10:00:00Z"), false, octets);
+    }
+
+    @Test
+    void mailNumbersAndMarksOutliveARestart() throws Exception {
+        List<String> before;
+        try (PostOffice office = open()) {
+            office.fill(NOOR, List.of(letter("one"), letter("two"), letter("three")));
+            before = inbox(f -> {
+                f.getMessage(3).setFlag(Flags.Flag.FLAGGED, true);
+                f.getMessage(1).setFlag(Flags.Flag.DELETED, true);
+            });
+            assertThat(before).hasSize(2);
+            office.clock().moveTo(Duration.ofDays(3));
+        }
+        try (PostOffice office = open()) {
+            assertThat(inbox(f -> {})).isEqualTo(before);
+            assertThat(office.clock().offset()).isEqualTo(Duration.ofDays(3));
+        }
+    }
+}

@@ -1,0 +1,144 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
+
+/** Every place, by keyboard, for everybody, and when two hands change the same thing. */
+class AroundTest extends Journey {
+    private static final Map<String, String> PLACES = Map.of(
+            "incoming",
+            "/incoming",
+            "rules",
+            "/rules",
+            "workbench",
+            "/rules/school-visits",
+            "records",
+            "/records",
+            "outside",
+            "/outside");
+
+    private List<String> findings() {
+        return new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+                        .toList();
+    }
+
+    private void visit(String path) {
+        page.navigate(Demo.ADDRESS + path);
+        page.waitForTimeout(1_200);
+    }
+
+    @Test
+    void noPlaceHasASeriousAccessibilityFinding() {
+        send("Anna <anna@norrskola.example>", "visits@ostrel-gardens.example", "Guided visit for 20 pupils", "hello");
+        PLACES.forEach((name, path) -> {
+            visit(path);
+            assertThat(findings()).as(name).isEmpty();
+        });
+        visit("/incoming");
+        page.getByRole(AriaRole.LISTITEM).first().click();
+        page.waitForTimeout(600);
+        assertThat(findings()).as("message").isEmpty();
+    }
+
+    @Test
+    void aRuleMovesByKeyboardIsAnnouncedAndCanBeTakenBack() {
+        goTo("Rules");
+        Locator row = page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("School visits"));
+        String before = row.getAttribute("aria-label");
+        int order = Integer.parseInt(before.substring(0, before.indexOf(',')));
+        row.focus();
+        page.keyboard().press("Alt+ArrowUp");
+        assertThat(page.getByText("School visits to the education desk, order " + (order - 1) + " of"))
+                .isAttached();
+        assertThat(row).hasAttribute("aria-label", before.replaceFirst(order + ",", (order - 1) + ","));
+        button("take back").click();
+        assertThat(row).hasAttribute("aria-label", before);
+    }
+
+    @Test
+    void theJumpBoxGoesToAnyRule() {
+        page.keyboard().press("Control+k");
+        page.keyboard().type("photo perm");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");
+        page.keyboard().press("F6");
+        assertThat(page.locator(":focus")).not().hasCount(0);
+    }
+
+    @Test
+    void aBookSavedFromAnotherTabMeanwhileLosesNothing() {
+        visit("/rules/ticket-notices");
+        page.getByLabel("Name of the rule").fill("Notices, mine");
+        Page other = anotherTab("/rules/seed-exchange");
+        other.getByLabel("Name of the rule").fill("Seeds, theirs");
+        other.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Save").setExact(true))
+                .click();
+        assertThat(other.getByText("“Seeds, theirs” is on.")).isVisible();
+        button("Save").click();
+        assertThat(page.getByText("The rules were changed meanwhile by Ilse Varga"))
+                .isVisible();
+        assertThat(page.getByLabel("Name of the rule")).hasValue("Notices, mine");
+        button("Put my “Notices, mine” into theirs").click();
+        Locator course = page.getByRole(AriaRole.GRID);
+        assertThat(course).containsText("Notices, mine");
+        assertThat(course).containsText("Seeds, theirs");
+    }
+
+    @Test
+    void aRuleStartsFromAMessageWithItsSenderFilledIn() {
+        page.getByLabel("Words in subject or text").fill("photo permit");
+        assertThat(page.getByText("of the last 90 days")).containsText(" of ");
+        page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("photo permit"))
+                .first()
+                .click();
+        button("Start a rule").click();
+        assertThat(page.getByText("Say what it does.")).isVisible();
+        assertThat(page.locator("[data-counter=PICKED]")).not().hasText("–");
+    }
+
+    /** Refreshes the pictures of docs/screenshots. */
+    @Test
+    @EnabledIfEnvironmentVariable(named = "JUBEK_PICTURES", matches = "yes")
+    void picturesOfEveryPlace() {
+        send(
+                "Anna Sjövik <anna.sjovik@norrskola.example>",
+                "visits@ostrel-gardens.example",
+                "Class booking for 12 May",
+                "24 pupils, two in wheelchairs.");
+        send(
+                "Bram Nygardh <bram@letterbox.example>",
+                "photos@ostrel-gardens.example",
+                "Wedding pictures: photo permit?",
+                "We would be six people.");
+        page.waitForTimeout(2_500);
+        PLACES.forEach((name, path) -> {
+            visit(path);
+            picture(name);
+        });
+        visit("/incoming");
+        page.getByText("Class booking for 12 May").first().click();
+        page.waitForTimeout(700);
+        picture("message");
+    }
+
+    private void picture(String name) {
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/" + name + ".png")));
+    }
+}

@@ -1,0 +1,76 @@
+package app.jubek.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+
+/** The demo as a newcomer starts it, once for all journeys, on ports of its own and from empty. */
+final class Demo {
+    static final String ADDRESS = "http://127.0.0.1:8580";
+
+    private static Demo only;
+
+    private Demo() {
+        Path root = Path.of("..").toAbsolutePath().normalize();
+        ProcessBuilder builder = new ProcessBuilder("bin/demo", "--fresh")
+                .directory(root.toFile())
+                .redirectErrorStream(true);
+        builder.environment()
+                .putAll(Map.of(
+                        "JUBEK_WEB_PORT",
+                        "8580",
+                        "JUBEK_SMTP_PORT",
+                        "8581",
+                        "JUBEK_IMAP_PORT",
+                        "8582",
+                        "JUBEK_CONTROL_PORT",
+                        "8583",
+                        "PG_PORT",
+                        "8584",
+                        "PG_BASE",
+                        root.resolve(".pg/e2e").toString(),
+                        "JUBEK_DEMO_DATA",
+                        root.resolve(".local/e2e").toString()));
+        try {
+            Process process = builder.start();
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(process)));
+            awaitReady(process);
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    static synchronized void running() {
+        if (only == null) {
+            only = new Demo();
+        }
+    }
+
+    private static void awaitReady(Process process) throws IOException {
+        StringBuilder said = new StringBuilder();
+        BufferedReader out =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        for (String line = out.readLine(); line != null; line = out.readLine()) {
+            said.append(line).append('\n');
+            if (line.contains("Jubek is ready")) {
+                return;
+            }
+        }
+        throw new IllegalStateException("the demo did not start:\n" + said);
+    }
+
+    private static void stop(Process process) {
+        process.destroy();
+        try {
+            if (!process.waitFor(30, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

@@ -1,0 +1,113 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+
+/** A person at the visits desk, in a browser. Things are found by role and name. */
+abstract class Journey {
+    private static final double READING_LIMIT_MS = 120_000;
+    private static Playwright playwright;
+    private static Browser browser;
+
+    private BrowserContext context;
+    Page page;
+
+    @BeforeAll
+    static void open() {
+        Demo.running();
+        playwright = Playwright.create();
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setChromiumSandbox(false)
+                        .setArgs(List.of(
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    @AfterAll
+    static void close() {
+        playwright.close();
+    }
+
+    @BeforeEach
+    void signIn() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        page = context.newPage();
+        page.navigate(Demo.ADDRESS);
+        page.getByLabel("Name").fill("ilse");
+        page.getByLabel("Password").fill("greenhouse");
+        button("Sign in").click();
+        assertThat(page.getByText("reading past mail:"))
+                .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(READING_LIMIT_MS));
+        assertThat(page.getByText("watching"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(READING_LIMIT_MS));
+    }
+
+    @AfterEach
+    void leave() {
+        context.close();
+    }
+
+    Page anotherTab(String path) {
+        Page tab = context.newPage();
+        tab.navigate(Demo.ADDRESS + path);
+        return tab;
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    void goTo(String place) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(place).setExact(true))
+                .first()
+                .click();
+    }
+
+    void type(String field, String value) {
+        Locator box = page.getByLabel(field);
+        box.fill(value);
+        box.press("Enter");
+    }
+
+    void send(String from, String to, String subject, String text) {
+        goTo("Outside");
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Write as any correspondent"));
+        form.getByLabel("From").fill(from);
+        form.getByLabel("To", new Locator.GetByLabelOptions().setExact(true)).fill(to);
+        form.getByLabel("Subject").fill(subject);
+        form.getByLabel("Text").fill(text);
+        button("Send it").click();
+        assertThat(form.getByText("Sent.")).isVisible();
+        form.getByLabel("From").fill("");
+    }
+
+    /** The mail of a simulated mailbox, in the place Outside. */
+    Locator mailOf(String address) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Simulated mailboxes"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(address))
+                .click();
+        return page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Mail of " + address));
+    }
+}
