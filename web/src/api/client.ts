@@ -19,7 +19,10 @@ const withToken: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request: Request) => globalThis.fetch(request),
+});
 api.use(withToken);
 
 interface Answer<T> {

@@ -28,15 +28,11 @@ import java.util.UUID;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 
-/** The whole server on a real database and a real post office; one of it serves all tests. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-abstract class ServerTest {
+/** Real mail in, and looking at what became of it. */
+abstract class ServerTest extends ServerContext {
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     @LocalServerPort
@@ -52,11 +48,6 @@ abstract class ServerTest {
     app.jubek.server.delivery.Outbox outbox;
 
     UUID mailbox;
-
-    @DynamicPropertySource
-    static void properties(DynamicPropertyRegistry registry) {
-        World.get().properties(registry);
-    }
 
     @BeforeEach
     void theMailboxIsWatched() {

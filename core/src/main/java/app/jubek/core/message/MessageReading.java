@@ -45,7 +45,6 @@ public final class MessageReading {
                 .setMaxHeaderLen(limits.headerOctets())
                 .setMaxHeaderCount(limits.fields())
                 .setMaxContentLen(-1)
-                .setMalformedHeaderStartsBody(true)
                 .build();
         MimeStreamParser parser =
                 new MimeStreamParser(config, DecodeMonitor.SILENT, new DefaultBodyDescriptorBuilder());

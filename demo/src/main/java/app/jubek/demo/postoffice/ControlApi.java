@@ -180,10 +180,12 @@ final class ControlApi {
     private static com.sun.net.httpserver.HttpHandler guarded(Handling handling) {
         return exchange -> {
             try (exchange) {
-                handling.handle(exchange);
-            } catch (RuntimeException | IOException failed) {
-                byte[] why = String.valueOf(failed.getMessage()).getBytes(StandardCharsets.UTF_8);
-                answer(exchange, 500, "text/plain; charset=utf-8", why);
+                try {
+                    handling.handle(exchange);
+                } catch (RuntimeException | IOException failed) {
+                    byte[] why = String.valueOf(failed.getMessage()).getBytes(StandardCharsets.UTF_8);
+                    answer(exchange, 500, "text/plain; charset=utf-8", why);
+                }
             }
         };
     }

@@ -1,0 +1,153 @@
+package app.jubek.core.corpus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.Blame;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.decide.Course;
+import app.jubek.core.decide.Outcome;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.text.Phrase;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** Laws that hold for all criteria, rules and mail, on seeded random ones. */
+class LawsTest {
+    private static final List<String> WORDS =
+            List.of("visit", "guided visit", "invoice", "seeds", "Führung", "price list");
+    private static final List<String> DOMAINS = List.of("school.example", "junior.school.example", "seeds.example");
+    private final Random random = new Random(20_260_329);
+
+    private Searchable message() {
+        String subject = word() + " " + word();
+        MailAddress from = MailAddress.of("a@" + DOMAINS.get(random.nextInt(3)));
+        return Searchable.of(subject, List.of(word(), word()), List.of(from.named(word())), List.of());
+    }
+
+    private String word() {
+        return WORDS.get(random.nextInt(WORDS.size()));
+    }
+
+    private Criterion criterion(int depth) {
+        int kind = random.nextInt(depth == 0 ? 3 : 6);
+        if (kind == 0) {
+            AddressTest.How how = random.nextBoolean() ? AddressTest.How.AT_DOMAIN : AddressTest.How.AT_DOMAIN_OR_BELOW;
+            return new AddressTest(
+                    AddressTest.Part.SENDER, how, List.of(DOMAINS.get(random.nextInt(3))), random.nextBoolean());
+        }
+        if (kind < 3) {
+            TextTest.Part part = TextTest.Part.values()[random.nextInt(4)];
+            return new TextTest(part, List.of(Phrase.of(word()), Phrase.of(word())), random.nextBoolean());
+        }
+        List<Criterion> inner = new ArrayList<>();
+        for (int i = 0; i <= random.nextInt(3); i++) {
+            inner.add(criterion(depth - 1));
+        }
+        return new Group(Group.How.values()[kind - 3], inner);
+    }
+
+    private Rule rule(int i) {
+        Criterion leavesOut = random.nextBoolean() ? new Nothing() : criterion(1);
+        Ending ending = Ending.values()[random.nextInt(2)];
+        return new Rule(
+                new RuleId("r" + i), 1, "r" + i, criterion(2), leavesOut, List.of(), ending, random.nextInt(5) > 0);
+    }
+
+    private static boolean naive(Criterion criterion, Searchable message) {
+        if (criterion instanceof Group group) {
+            long held = group.criteria().stream()
+                    .filter(inner -> naive(inner, message))
+                    .count();
+            return switch (group.how()) {
+                case ALL -> held == group.criteria().size();
+                case ANY -> held > 0;
+                case NONE -> held == 0;
+            };
+        }
+        if (criterion instanceof app.jubek.core.criteria.Test test) {
+            return test.probes().stream().anyMatch(probe -> probe.hits(message)) != test.negated();
+        }
+        return criterion instanceof Everything;
+    }
+
+    @Test
+    void groupsHoldAsTheirWordsSayAndBlameNamesACriterionThatDecided() {
+        for (int round = 0; round < 3_000; round++) {
+            Criterion criterion = criterion(3);
+            Searchable message = message();
+            boolean holds = criterion.holds(message);
+            assertThat(holds).as(criterion.inWords()).isEqualTo(naive(criterion, message));
+            Criterion blamed = holds ? Blame.forHolding(criterion, message) : Blame.forFailing(criterion, message);
+            assertThat(blamed.holds(message)).as(criterion.inWords()).isEqualTo(holds);
+        }
+    }
+
+    @Test
+    void theCorpusGivesTheSameAnswersAsTheMessagesThemselvesHoweverLittleItKeeps() {
+        for (int maxSets : List.of(1, 3, 500)) {
+            Corpus corpus = new Corpus(maxSets);
+            List<Searchable> all = new ArrayList<>();
+            for (int round = 0; round < 200; round++) {
+                Searchable message = message();
+                all.add(message);
+                corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), "a", "s", message));
+                Criterion criterion = criterion(2);
+                Corpus.View view = corpus.since(Instant.EPOCH);
+                for (int at = 0; at < view.size(); at++) {
+                    assertThat(criterion.holds(view.hits(at)))
+                            .as(criterion.inWords())
+                            .isEqualTo(criterion.holds(all.get(at)));
+                }
+            }
+        }
+    }
+
+    @Test
+    void aWindowHoldsExactlyTheMailSinceItsBeginningInOrderOfArrival() {
+        Corpus corpus = new Corpus(10);
+        for (int i : List.of(5, 1, 4, 2, 3)) {
+            corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), "a", "s", message()));
+        }
+        Corpus.View view = corpus.since(Instant.EPOCH.plusSeconds(3));
+        assertThat(view.size()).isEqualTo(3);
+        assertThat(List.of(
+                        view.message(0).id(),
+                        view.message(1).id(),
+                        view.message(2).id()))
+                .containsExactly(3L, 4L, 5L);
+    }
+
+    @Test
+    void nothingIsReachedAfterARuleThatEndedAndEverythingBefore() {
+        for (int round = 0; round < 1_500; round++) {
+            List<Rule> rules = new ArrayList<>();
+            for (int i = 0; i < 6; i++) {
+                rules.add(rule(i));
+            }
+            Searchable message = message();
+            List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message, rule -> true);
+            boolean ended = false;
+            for (Outcome outcome : outcomes) {
+                assertThat(outcome instanceof Outcome.NotReached).isEqualTo(ended);
+                boolean takes = outcome.rule().on()
+                        && naive(outcome.rule().picksOut(), message)
+                        && !naive(outcome.rule().leavesOut(), message);
+                assertThat(outcome.isPicked()).isEqualTo(takes && !ended);
+                ended |= outcome.isPicked() && outcome.rule().ends();
+            }
+        }
+    }
+}

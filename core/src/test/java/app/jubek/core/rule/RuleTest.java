@@ -1,0 +1,95 @@
+package app.jubek.core.rule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.step.Step;
+import app.jubek.core.text.Phrase;
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class RuleTest {
+    private static final Step FILE = new Step.File("Seeds");
+    private static final Step READ = new Step.Mark(List.of(Step.Flag.SEEN));
+    private static final Step REDIRECT = new Step.Redirect(
+            List.of(MailAddress.of("duty@ostrel-gardens.example"), MailAddress.of("Duty@ostrel-gardens.example")));
+
+    private static Rule rule(String name, Criterion picksOut, Criterion leavesOut, List<Step> steps, boolean on) {
+        return new Rule(new RuleId("r"), 1, name, picksOut, leavesOut, steps, Ending.presetFor(steps), on);
+    }
+
+    private static TextTest words(String phrase, boolean negated) {
+        return new TextTest(TextTest.Part.SUBJECT, List.of(Phrase.of(phrase)), negated);
+    }
+
+    @Test
+    void aRuleReadsBackAsOneSentence() {
+        Criterion picksOut = new Group(
+                Group.How.ALL,
+                List.of(
+                        new AddressTest(
+                                AddressTest.Part.SENDER, AddressTest.How.IS, List.of("alarm@sensors.example"), false),
+                        words("test", true)));
+        assertThat(rule("n", picksOut, words("pump", false), List.of(REDIRECT, READ), true)
+                        .inWords())
+                .isEqualTo(
+                        "Mail from alarm@sensors.example and without “test” in the subject is redirected to duty@ostrel-gardens.example"
+                                + " and marked read, except mail with “pump” in the subject.");
+        assertThat(rule("n", new Everything(), new Nothing(), List.of(), false).inWords())
+                .isEqualTo("Mail of every kind is left as it is, for nothing is chosen yet.");
+    }
+
+    @Test
+    void aRuleThatPicksOutNothingIsAnErrorAndOneForEveryMessageAChoice() {
+        assertThatThrownBy(() -> rule("n", new Nothing(), new Nothing(), List.of(FILE), true))
+                .hasMessageContaining("choose every message on purpose");
+        assertThat(rule("n", new Everything(), new Nothing(), List.of(FILE), true)
+                        .hasExceptions())
+                .isFalse();
+    }
+
+    @Test
+    void aRuleThatDoesNothingMayBeKeptPausedButNotSwitchedOn() {
+        assertThat(RuleBook.of(List.of(rule("n", new Everything(), new Nothing(), List.of(), false)))
+                        .faults())
+                .isEmpty();
+        assertThat(RuleBook.of(List.of(rule("n", new Everything(), new Nothing(), List.of(), true)))
+                        .faults())
+                .singleElement()
+                .asString()
+                .contains("does nothing: add a step");
+    }
+
+    @Test
+    void handingOnAndMarkingGoOnFilingAndAnsweringEnd() {
+        Step answer = new Step.Reply("", "x", Duration.ofDays(7));
+        assertThat(Ending.presetFor(List.of(REDIRECT, READ))).isEqualTo(Ending.GOES_ON);
+        assertThat(Ending.presetFor(List.of(REDIRECT, FILE))).isEqualTo(Ending.ENDS_HERE);
+        assertThat(Ending.presetFor(List.of(answer))).isEqualTo(Ending.ENDS_HERE);
+    }
+
+    @Test
+    void whatCanNotBeDoneIsRefusedWhereItIsSaid() {
+        assertThatThrownBy(() -> new Step.File(" inbox ")).hasMessageContaining("other than the inbox");
+        assertThatThrownBy(() -> new Step.Redirect(List.of())).hasMessageContaining("at least one address");
+        assertThatThrownBy(() -> new Step.Reply("", "  ", Duration.ofDays(7))).hasMessageContaining("has no text");
+        assertThatThrownBy(() -> new Step.Reply("", "x", Duration.ofHours(5))).hasMessageContaining("at most once");
+        assertThatThrownBy(() -> new RuleId("a b")).hasMessageContaining("letters, digits and hyphens");
+        assertThatThrownBy(() -> rule(" ", new Everything(), new Nothing(), List.of(FILE), true))
+                .hasMessageContaining("give the rule a name");
+    }
+
+    @Test
+    void twoRulesOfOneBookNeverShareAnId() {
+        Rule rule = rule("n", new Everything(), new Nothing(), List.of(FILE), true);
+        assertThatThrownBy(() -> RuleBook.of(List.of(rule, rule))).hasMessageContaining("two rules have the id r");
+    }
+}

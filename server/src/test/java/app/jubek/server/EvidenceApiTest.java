@@ -1,0 +1,154 @@
+package app.jubek.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the workbench, Incoming and Records ask for, on mail that really came in. */
+class EvidenceApiTest extends ServerTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final String ASKED = """
+            {"rule":{"id":"draft","version":1,"name":"draft","picksOut":{"all":[
+            {"part":"sender","how":"at domain or below","values":["evidence.example"]},
+            {"part":"subject or text","how":"contains","values":["%s","guided visits"]}]},
+            "leavesOut":{"any":[{"part":"subject","how":"contains","values":["invoice"]}]},
+            "does":[],"ending":"goes on","on":false},"order":0,"days":90,"counter":"%s","offset":0,"limit":10}""";
+
+    private Browser browser;
+
+    @BeforeEach
+    void someMail() {
+        browser = new Browser(port).signedIn("ilse", "greenhouse");
+        if (count("evidence.example") == 0) {
+            write("a@evidence.example", World.VISITS, "Guided visit one", "x");
+            write("b@evidence.example", World.VISITS, "Nothing", "we ask for a guided visit in May");
+            write("c@evidence.example", World.VISITS, "Guided visit, invoice", "x");
+            write("d@evidence.example", World.VISITS, "Term dates", "x");
+            write("e@elsewhere.example", World.VISITS, "guided visit", "x");
+            await("all is stored", () -> count("evidence.example") == 4 && count("elsewhere.example") == 1);
+        }
+    }
+
+    private int count(String domain) {
+        return jdbc.sql("select count(*) from message where senders[1] like ?")
+                .param("%@" + domain)
+                .query(Integer.class)
+                .single();
+    }
+
+    private JsonNode evidence(String phrase, String counter) {
+        HttpResponse<String> answer = browser.send(
+                "POST",
+                "/api/mailboxes/" + mailbox + "/evidence",
+                ASKED.formatted(phrase, counter),
+                "application/json");
+        return JSON.readTree(answer.body());
+    }
+
+    @Test
+    void aDraftIsMeasuredOnPastMailWithEveryCriterionAndValueByItself() {
+        rules();
+        JsonNode found = evidence("guided visit", "PICKED");
+        assertThat(found.get("counts").toString())
+                .isEqualTo("{\"picked\":2,\"leftOut\":1,\"takenEarlier\":0,\"alsoLater\":0,\"nearMiss\":2}");
+        assertThat(found.at("/picksOut/0/reach").intValue()).isEqualTo(4);
+        assertThat(found.at("/picksOut/0/effect").intValue()).as("removes").isEqualTo(1);
+        assertThat(found.at("/picksOut/1/values/1/coveredBy").intValue()).isZero();
+        assertThat(found.at("/leavesOut/0/effect").intValue()).as("spares").isEqualTo(1);
+        assertThat(found.get("readBack").stringValue())
+                .startsWith("Mail from anyone at evidence.example and with “guided visit”");
+    }
+
+    @Test
+    void theMatchedWordsAreMarkedInTheSubjectOrInAPieceOfTheText() {
+        JsonNode rows = evidence("guided visit", "PICKED").get("rows");
+        JsonNode newest = rows.get(0);
+        String piece = newest.at("/snippet/text").stringValue();
+        JsonNode mark = newest.at("/snippet/marks/0");
+        assertThat(piece.substring(mark.get("start").intValue(), mark.get("end").intValue()))
+                .isEqualTo("guided visit");
+        assertThat(rows.get(1).at("/subject/marks/0").toString()).isEqualTo("{\"start\":0,\"end\":12}");
+    }
+
+    @Test
+    void eachCounterListsItsOwnMail() {
+        assertThat(evidence("guided visit", "LEFT_OUT")
+                        .at("/rows/0/subject/text")
+                        .stringValue())
+                .isEqualTo("Guided visit, invoice");
+        assertThat(evidence("guided visit", "NEAR_MISS").get("rowsInAll").intValue())
+                .isEqualTo(2);
+        assertThat(evidence("no such words", "PICKED").get("rows")).isEmpty();
+    }
+
+    @Test
+    void aValueThatCanNotBeIsRefusedAtItsPlaceWhileItIsTyped() {
+        JsonNode refused = evidence("\\u00ad", "PICKED");
+        assertThat(refused.at("/places/0/path").stringValue()).isEqualTo("/picksOut/all/1/values/0");
+        assertThat(refused.get("detail").stringValue()).contains("nothing in it to look for");
+    }
+
+    @Test
+    void earlierAndLaterRulesOfTheBookCount() {
+        rules(rule("earlier", "Guided visit one", "ends here", step("{'do':'file','folder':'X'}")));
+        String atTheEnd = ASKED.formatted("guided visit", "TAKEN_EARLIER").replace("\"order\":0", "\"order\":9");
+        JsonNode after = JSON.readTree(
+                browser.send("POST", "/api/mailboxes/" + mailbox + "/evidence", atTheEnd, "application/json")
+                        .body());
+        assertThat(after.at("/counts/takenEarlier").intValue()).isEqualTo(1);
+        assertThat(after.at("/rows/0/fate/0/words").stringValue()).isEqualTo("filed in X");
+        assertThat(evidence("guided visit", "PICKED").at("/counts/alsoLater").intValue())
+                .isEqualTo(1);
+        JsonNode course = browser.get("/api/mailboxes/" + mailbox + "/course");
+        assertThat(course.at("/rules/0/picked").intValue()).isEqualTo(1);
+        assertThat(course.get("window").intValue() - course.get("inInbox").intValue())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void wordsTypedInIncomingAreLookedForInSubjectAndTextWhateverTheirLetterCase() {
+        JsonNode found = browser.get("/api/mailboxes/" + mailbox + "/messages?words=GUIDED%20visit&limit=2");
+        assertThat(found.get("found").intValue()).isEqualTo(4);
+        assertThat(found.get("lines")).hasSize(2);
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/messages?words=%20")
+                        .get("found")
+                        .intValue())
+                .isEqualTo(found.get("window").intValue());
+    }
+
+    @Test
+    void aMessageOpensWithItsDecisionRuleByRule() {
+        rules(rule("opened", "opened now", "goes on", step("{'do':'mark','flags':['\\\\Flagged']}")));
+        write("f@evidence2.example", World.VISITS, "opened now", "hello");
+        await(
+                "it is done",
+                () -> steps("opened").stream().anyMatch(s -> s.state().isSettled()));
+        long id = steps("opened").get(0).message();
+        JsonNode message = browser.get("/api/mailboxes/" + mailbox + "/messages/" + id);
+        assertThat(message.at("/decision/rules/0/words").stringValue())
+                .startsWith("picked, because it is mail with “opened now”");
+        assertThat(message.at("/steps/0/words").stringValue()).isEqualTo("marked flagged");
+        assertThat(message.at("/sentBy/0").stringValue()).isEqualTo("a person");
+        assertThat(message.at("/texts/0").stringValue()).startsWith("hello");
+        JsonNode records = browser.get("/api/mailboxes/" + mailbox + "/records?states=SENT,HELD");
+        assertThat(records.toString()).contains("\"opened now\"");
+    }
+
+    @Test
+    void whatIsDoneCanNotBeLetGoAgain() {
+        rules(rule("settled", "settled", "goes on", step("{'do':'mark','flags':['\\\\Seen']}")));
+        write("g@evidence3.example", World.VISITS, "settled", "x");
+        await(
+                "it is done",
+                () -> steps("settled").stream().anyMatch(s -> s.state().isSettled()));
+        String path = "/api/mailboxes/" + mailbox + "/steps/"
+                + steps("settled").get(0).id() + "/LET_GO";
+        HttpResponse<String> refused = browser.send("POST", path, "", "application/json");
+        assertThat(refused.statusCode()).isEqualTo(409);
+        assertThat(refused.body()).contains("The step is sent by now");
+    }
+}

@@ -1,0 +1,45 @@
+import { expect, test } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { doneInWords, happened } from './model';
+
+const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
+  id: '1',
+  message: 1,
+  rule: 'r',
+  ruleVersion: 1,
+  ruleName: 'r',
+  kind: 'REDIRECT',
+  words: 'redirected to education@ostrel-gardens.example',
+  recipient: '',
+  state: 'SENT',
+  note: '',
+  attempts: 1,
+  plannedAt: '2026-03-29T10:00:00Z',
+  acts: [],
+  ...more,
+});
+
+test('what happened is said shortly, and what waits for a person before what was done', () => {
+  const done = step({ kind: 'MARK', words: 'marked read' });
+  expect(happened('DECIDED', [step({}), done])).toEqual({
+    kinds: ['REDIRECT', 'MARK'],
+    words: 'redirected, marked read',
+  });
+  expect(happened('DECIDED', [step({ state: 'HELD' }), done])).toEqual({
+    kinds: ['HELD', 'MARK'],
+    words: 'held, marked read',
+  });
+});
+
+test('past mail, untouched mail and mail set aside are told apart', () => {
+  expect(happened('PAST', []).words).toBe('past mail');
+  expect(happened('DECIDED', []).words).toBe('stays in the inbox');
+  expect(happened('DECIDED', [step({ state: 'WITHHELD' })]).words).toBe('stays in the inbox');
+  expect(happened('SET_ASIDE', []).words).toBe('set aside');
+});
+
+test('a step says what it did, is to do, or did not do', () => {
+  expect(doneInWords(step({ words: 'answered', state: 'WITHHELD' }))).toBe('not answered');
+  expect(doneInWords(step({ words: 'filed in Seeds', state: 'READY' }))).toBe('to be filed in Seeds');
+  expect(doneInWords(step({ words: 'filed in Seeds' }))).toBe('filed in Seeds');
+});

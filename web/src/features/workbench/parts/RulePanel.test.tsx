@@ -1,0 +1,128 @@
+import '@testing-library/jest-dom/vitest';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { useState } from 'react';
+import { afterEach, expect, test } from 'vitest';
+import { ask, item, newDraft, type Draft } from '../model';
+import type { Evidence } from '../queries';
+import { RulePanel } from './RulePanel';
+
+afterEach(cleanup);
+
+const mailbox = {
+  id: 'm',
+  address: 'visits@ostrel-gardens.example',
+  ownAddresses: [],
+  ownDomains: ['ostrel-gardens.example'],
+  zone: 'Europe/Stockholm',
+  watching: 'WATCHING' as const,
+  watchingDetail: '',
+  now: '2026-03-29T10:00:00Z',
+};
+
+const evidence: Evidence = {
+  window: 4212,
+  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7 },
+  weeks: [1, 2],
+  picksOut: [{ path: [0], reach: 45, effect: 4081, values: [{ reach: 31 }, { reach: 9, coveredBy: 0 }] }],
+  leavesOut: [],
+  rows: [],
+  rowsInAll: 0,
+  readBack: 'Mail with “visit” in the subject is filed in Seeds.',
+};
+
+let current: Draft;
+
+function Panel({ begin, faults = [] }: { begin: Draft; faults?: { path: string; message: string }[] }) {
+  const [draft, setDraft] = useState(begin);
+  current = draft;
+  return (
+    <RulePanel
+      draft={draft}
+      asked={ask(draft)}
+      evidence={evidence}
+      faults={faults}
+      mailbox={mailbox}
+      rules={3}
+      onChange={setDraft}
+    />
+  );
+}
+
+function draft(more: Partial<Draft> = {}): Draft {
+  const words = item({ part: 'subject', how: 'contains', values: ['visit', 'visits'] });
+  return { ...newDraft('r', null), name: 'Visits', picksOut: [words], ...more };
+}
+
+const open = (part: string) => fireEvent.click(screen.getByRole('button', { name: part }));
+
+test('only the part in hand is open, the others are one line each', () => {
+  render(<Panel begin={draft({ does: [{ do: 'file', folder: 'Seeds' }] })} />);
+  expect(screen.getByText('45 messages of 4,212')).toBeInTheDocument();
+  expect(screen.getByText('Seeds')).toBeInTheDocument();
+  expect(screen.queryByLabelText('Folder')).toBeNull();
+  open('Does');
+  expect(screen.getByLabelText('Folder')).toHaveValue('Seeds');
+  expect(screen.queryByRole('group', { name: 'criterion: words' })).toBeNull();
+});
+
+test('a criterion says what it removes and each value what it takes', () => {
+  render(<Panel begin={draft()} />);
+  const card = screen.getByRole('group', { name: 'criterion: words' });
+  expect(card).toHaveTextContent('removes 4,081');
+  expect(within(card).getByText('31')).toBeInTheDocument();
+  fireEvent.click(within(card).getByText('drop the 1 that others cover'));
+  expect(current.picksOut[0]?.criterion).toMatchObject({ values: ['visit'] });
+});
+
+test('the rule is read back in one plain line', () => {
+  render(<Panel begin={draft()} />);
+  expect(screen.getByText('Mail with “visit” in the subject is filed in Seeds.')).toBeInTheDocument();
+});
+
+test('under a forward and a redirect stands what the recipient will see', () => {
+  const to = ['duty@ostrel-gardens.example'];
+  render(<Panel begin={draft({ does: [{ do: 'redirect', to }] })} />);
+  expect(screen.getAllByText('the message’s own writer')).toHaveLength(2);
+  cleanup();
+  render(<Panel begin={draft({ does: [{ do: 'forward', to }] })} />);
+  expect(screen.getByText('Fwd: and its subject')).toBeInTheDocument();
+});
+
+test('a destination outside the own domains says that it will be held', () => {
+  render(<Panel begin={draft({ does: [{ do: 'redirect', to: ['a@elsewhere.example'] }] })} />);
+  open('Does');
+  expect(screen.getByText(/a@elsewhere.example lies outside your own domains/)).toBeInTheDocument();
+});
+
+test('what the server refuses is shown at the criterion it is about', () => {
+  render(
+    <Panel
+      begin={draft()}
+      faults={[{ path: '/picksOut/all/0/values/1', message: 'the phrase has nothing in it' }]}
+    />,
+  );
+  const card = screen.getByRole('group', { name: 'criterion: words' });
+  expect(within(card).getByRole('alert')).toHaveTextContent('the phrase has nothing in it');
+});
+
+test('a rule for every message needs a yes that states the number', () => {
+  render(<Panel begin={draft()} />);
+  fireEvent.click(screen.getByRole('button', { name: 'every message …' }));
+  expect(current.everything).toBe(false);
+  expect(screen.getByRole('alertdialog')).toHaveTextContent('4,212 messages of the evidence');
+  fireEvent.click(screen.getByRole('button', { name: 'Yes, every message' }));
+  expect(current.everything).toBe(true);
+});
+
+test('an address typed where a domain was expected turns the test into one of addresses', () => {
+  const sender = item({ part: 'sender', how: 'at domain or below', values: [] });
+  render(<Panel begin={draft({ picksOut: [sender] })} />);
+  const field = screen.getByLabelText('add a value to sender');
+  fireEvent.change(field, { target: { value: 'office@birkhall-school.example' } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  expect(current.picksOut[0]?.criterion).toEqual({
+    part: 'sender',
+    how: 'is',
+    values: ['office@birkhall-school.example'],
+  });
+});

@@ -1,0 +1,110 @@
+import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { Done, MailboxInHand, type DoneLine } from '../../mailbox';
+import { item, newDraft, type Draft } from '../model';
+import { SaveBar } from './SaveBar';
+
+interface Saving {
+  baseVersion: number;
+  document: { rules: { id: string; name: string; on: boolean }[] };
+}
+
+const theirs = {
+  format: 'jubek-rule-book',
+  formatVersion: 1,
+  rules: [
+    {
+      id: 'x',
+      version: 1,
+      name: 'Theirs',
+      picksOut: { everything: true },
+      does: [],
+      ending: 'goes on',
+      on: false,
+    },
+  ],
+};
+
+let saved: Saving[] = [];
+let refuse = false;
+let line: DoneLine | undefined;
+
+beforeEach(() => {
+  saved = [];
+  refuse = false;
+  line = undefined;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method !== 'PUT') {
+      return json({ version: 1, document: { ...theirs, rules: [] }, readBack: [] });
+    }
+    const saving = (await request.json()) as Saving;
+    saved.push(saving);
+    return refuse && saving.baseVersion === 1
+      ? json({ detail: 'The rules were changed meanwhile by Noor.', version: 2, document: theirs }, 409)
+      : json({ version: saving.baseVersion + 1, document: saving.document, readBack: [] });
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function json(body: unknown, status = 200): Response {
+  return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+}
+
+function bar(more: Partial<Draft>) {
+  const draft: Draft = {
+    ...newDraft('mine', null),
+    name: 'Mine',
+    picksOut: [item({ part: 'subject', how: 'contains', values: ['visit'] })],
+    does: [{ do: 'file', folder: 'Seeds' }],
+    ...more,
+  };
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <MemoryRouter>
+        <MailboxInHand value="m">
+          <Done value={{ line: undefined, tell: (told) => (line = told) }}>
+            <SaveBar draft={draft} begin={draft} isNew picked={42} />
+          </Done>
+        </MailboxInHand>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+test('switching on says that past mail stays untouched', async () => {
+  bar({});
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save and switch on' })).toBeEnabled());
+  fireEvent.click(screen.getByRole('button', { name: 'Save and switch on' }));
+  await waitFor(() =>
+    expect(line?.text).toBe('“Mine” is on. New mail only; the 42 past messages are untouched.'),
+  );
+  expect(saved[0]?.document.rules).toMatchObject([{ id: 'mine', on: true }]);
+});
+
+test('a rule that does nothing yet can be kept paused and not switched on', async () => {
+  bar({ does: [] });
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save, keep paused' })).toBeEnabled());
+  expect(screen.getByRole('button', { name: 'Save and switch on' })).toBeDisabled();
+  expect(screen.getByRole('status')).toHaveTextContent('Say what it does.');
+});
+
+test('a book changed meanwhile is refused with both versions, and mine can be put into theirs', async () => {
+  refuse = true;
+  bar({});
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save, keep paused' })).toBeEnabled());
+  fireEvent.click(screen.getByRole('button', { name: 'Save, keep paused' }));
+  expect(await screen.findByText(/changed meanwhile by Noor/)).toHaveTextContent(
+    'This rule is not in their version.',
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'Put my “Mine” into theirs' }));
+  await waitFor(() => expect(saved).toHaveLength(2));
+  expect(saved[1]?.baseVersion).toBe(2);
+  expect(saved[1]?.document.rules.map((r) => r.name)).toEqual(['Mine', 'Theirs']);
+});
