@@ -1,4 +1,5 @@
 import { dayAndTime } from '../../../lib/dates';
+import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { useDemoClock, useMoveClock } from '../queries';
 
@@ -36,5 +37,5 @@ export function DemoClock() {
 
 function inWords(seconds: number): string {
   const hours = Math.round(seconds / HOUR);
-  return hours % 24 === 0 ? `${hours / 24} days` : `${hours} hours`;
+  return hours % 24 === 0 ? counted(hours / 24, 'day') : counted(hours, 'hour');
 }

@@ -1,0 +1,96 @@
+import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, expect, test, vi } from 'vitest';
+import type { Evidence } from '../queries';
+import { EvidencePanel } from './EvidencePanel';
+
+afterEach(cleanup);
+
+const evidence: Evidence = {
+  window: 4212,
+  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7 },
+  weeks: [4, 6, 5],
+  picksOut: [],
+  leavesOut: [],
+  rows: [
+    {
+      id: 7,
+      received: '2026-03-20T10:00:00Z',
+      sender: { text: 'Anna', marks: [] },
+      subject: { text: 'Two guided visits', marks: [{ start: 4, end: 16 }] },
+      counters: ['PICKED'],
+      fate: [
+        {
+          rule: 'Schools',
+          own: true,
+          kind: 'REDIRECT',
+          words: 'redirected to education@ostrel-gardens.example',
+        },
+        { rule: 'Schools', own: true, kind: 'MARK', words: 'marked read' },
+        { rule: 'Tropics', own: false, kind: 'FILE', words: 'filed in Tropics' },
+      ],
+    },
+  ],
+  rowsInAll: 42,
+  readBack: '',
+};
+
+function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
+  const acts = { onCounter: vi.fn(), onRetry: vi.fn() };
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <EvidencePanel
+          evidence={evidence}
+          asked
+          error={null}
+          counter="PICKED"
+          example={undefined}
+          {...acts}
+          {...more}
+        />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return acts;
+}
+
+test('every counter has its number and filters the messages', () => {
+  const { onCounter } = panel({});
+  expect(screen.getByRole('button', { name: /^Picked\s*42$/ })).toHaveAttribute('aria-pressed', 'true');
+  fireEvent.click(screen.getByRole('button', { name: /^Near miss\s*7$/ }));
+  expect(onCounter).toHaveBeenCalledWith('NEAR_MISS');
+});
+
+test('a row marks the words and tells the whole fate, naming other rules', () => {
+  panel({});
+  expect(screen.getByText('guided visit').tagName).toBe('MARK');
+  expect(screen.getByText('redirected, read, in Tropics (Tropics)')).toBeInTheDocument();
+  expect(screen.getByText('The newest 1 of 42.')).toBeInTheDocument();
+});
+
+test('the message one started from is named as the example', () => {
+  panel({ example: 7 });
+  expect(screen.getByText('example')).toBeInTheDocument();
+});
+
+test('before anything is picked out it says how to begin', () => {
+  panel({ asked: false });
+  expect(screen.getByText(/Begin on the left/)).toBeInTheDocument();
+  expect(screen.queryByText('42')).toBeNull();
+});
+
+test('a refusal is shown with a way on while the last answer stays', () => {
+  const { onRetry } = panel({ error: new Error('The database does not answer just now.') });
+  expect(screen.getByRole('alert')).toHaveTextContent('does not answer');
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  expect(onRetry).toHaveBeenCalled();
+  expect(screen.getByText('guided visit')).toBeInTheDocument();
+});
+
+test('an empty counter says what that means', () => {
+  panel({ evidence: { ...evidence, rows: [], rowsInAll: 0 }, counter: 'TAKEN_EARLIER' });
+  expect(screen.getByText('No earlier rule takes any of this mail away.')).toBeInTheDocument();
+});
