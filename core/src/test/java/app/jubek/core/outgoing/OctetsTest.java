@@ -1,0 +1,97 @@
+package app.jubek.core.outgoing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.TraceFields;
+import java.nio.charset.StandardCharsets;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class OctetsTest {
+    private static String withoutReturnPath(String mail) {
+        byte[] octets = mail.replace("~", "\r\n").getBytes(StandardCharsets.UTF_8);
+        return new String(TraceFields.withoutReturnPath(octets), StandardCharsets.UTF_8).replace("\r\n", "~");
+    }
+
+    /** RFC 5321 §4.4: Return-Path is the final server's; a message that travels on has none. Here "~" is a line end. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Return-Path: <a@x>~From: b~~body | From: b~~body",
+                "return-path: <a@x>~\tfolded~From: b~~body | From: b~~body",
+                "From: b~Return-Path: <forged>~To: c~~Return-Path: in the body | From: b~To: c~~Return-Path: in the body",
+                "From: b~~body | From: b~~body",
+                "~just a body | ~just a body",
+                "Return-Path: <only> | ''"
+            })
+    void returnPathsOfTheHeaderGoAndNothingElse(String mail, String rest) {
+        assertThat(withoutReturnPath(mail)).isEqualTo(rest);
+    }
+
+    @Test
+    void whateverIsInAMessageItsOctetsBelowTheHeaderStay() {
+        Random random = new Random(4);
+        for (int round = 0; round < 300; round++) {
+            byte[] body = new byte[random.nextInt(400)];
+            random.nextBytes(body);
+            byte[] head = "Received: x\r\nReturn-Path: <a@x>\r\nSubject: s\r\n\r\n".getBytes(StandardCharsets.US_ASCII);
+            byte[] mail = new byte[head.length + body.length];
+            System.arraycopy(head, 0, mail, 0, head.length);
+            System.arraycopy(body, 0, mail, head.length, body.length);
+            byte[] kept = TraceFields.withoutReturnPath(mail);
+            assertThat(kept)
+                    .hasSize(mail.length - "Return-Path: <a@x>\r\n".length())
+                    .endsWith(body);
+        }
+    }
+
+    /** RFC 2047 §5 and RFC 5322 §2.2.3: ASCII, lines of at most 78 where they can be folded. */
+    @Test
+    void aHeaderIsAsciiFoldedAndOneFieldForEachThatWasAsked() {
+        byte[] octets = new HeaderBlock()
+                .with("From", MailAddress.of("desk@ostrel-gardens.example").named("Führungen, \"Besuche\""))
+                .withText("Subject", "Fwd: " + "Führung durch das Tropenhaus ".repeat(6))
+                .octets();
+        String block = new String(octets, StandardCharsets.UTF_8);
+        assertThat(block.chars().allMatch(c -> c < 0x80)).isTrue();
+        assertThat(block.lines()).allMatch(line -> line.length() <= 78);
+        assertThat(block.lines().filter(line -> !line.startsWith(" "))).hasSize(2);
+        assertThat(Mails.read(block + "\r\n").subject()).startsWith("Fwd: Führung durch das Tropenhaus Führung");
+    }
+
+    @Test
+    void nothingIsLeftThatCouldBeginAnotherFieldOrHideInOne() {
+        assertThat(HeaderBlock.clean("a\r\nb")).isEqualTo("a b");
+        assertThat(HeaderBlock.clean("a\u2028b")).isEqualTo("a b");
+        assertThat(HeaderBlock.clean("\u202Eabc\u202C")).isEqualTo("abc");
+        assertThat(HeaderBlock.clean("a\0b")).isEqualTo("a b");
+        assertThat(HeaderBlock.clean("Führung")).isEqualTo("Führung");
+    }
+
+    @Test
+    void plainTextGoesAsItIsWhileItIsAsciiWithShortLinesElseEncoded() {
+        assertThat(MessageBody.plain("one\ntwo"))
+                .isEqualTo("Content-Type: text/plain; charset=us-ascii\r\n"
+                        + "Content-Transfer-Encoding: 7bit\r\n\r\none\r\ntwo\r\n");
+        assertThat(MessageBody.plain("ü")).contains("charset=utf-8", "base64");
+        assertThat(MessageBody.plain("x".repeat(1_000))).contains("base64");
+        assertThat(MessageBody.plain("a\0b")).contains("base64");
+    }
+
+    /** RFC 5322 §3.6.4; a long thread keeps its first and its latest messages. */
+    @Test
+    void referencesOfALongThreadStayFinite() {
+        String ids =
+                IntStream.range(0, 60).mapToObj(i -> "<m" + i + "@x.example>").collect(Collectors.joining(" "));
+        var references =
+                ReplyMessage.references(Mails.read("References: " + ids + "\r\nMessage-ID: <last@x.example>\r\n\r\n"));
+        assertThat(references).hasSize(20).startsWith("<m0@x.example>").endsWith("<m59@x.example>", "<last@x.example>");
+    }
+}

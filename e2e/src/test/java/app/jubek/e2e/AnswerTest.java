@@ -1,0 +1,61 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+class AnswerTest extends Journey {
+    private static final String BEA = "bea@postbox.example";
+
+    @AfterEach
+    void realTime() {
+        goTo("Outside");
+        if (button("back to real time").count() > 0) {
+            button("back to real time").click();
+        }
+    }
+
+    private void ask(String subject) {
+        send(
+                "Bea <" + BEA + ">",
+                "photos@ostrel-gardens.example",
+                subject,
+                "May we take pictures? Do we need a permit?");
+    }
+
+    private Locator answers() {
+        goTo("Outside");
+        return mailOf(BEA).getByRole(AriaRole.LISTITEM);
+    }
+
+    private Locator recordOf(String subject, String what) {
+        goTo("Records");
+        return page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(subject))
+                .filter(new Locator.FilterOptions().setHasText(what));
+    }
+
+    @Test
+    void aWriterIsAnsweredOnceInAWeekAndTheRecordsSayWhyNotTwice() {
+        ask("first question");
+        assertThat(recordOf("first question", "answered — done")).isVisible();
+        assertThat(answers()).hasCount(1);
+        ask("second question");
+        assertThat(recordOf("second question", "not answered — withheld"))
+                .containsText("this writer had an answer from this rule before: within 7 days");
+        assertThat(answers()).hasCount(1);
+
+        button("+1 week").click();
+        assertThat(page.getByText("(moved by 7 days)")).isVisible();
+        button("+1 hour").click();
+        ask("a week later");
+        assertThat(recordOf("a week later", "answered — done")).isVisible();
+        assertThat(answers()).hasCount(2);
+        page.getByText("Your photo permit").first().click();
+        assertThat(page.getByText("Auto-Submitted: auto-replied")).isVisible();
+        button("close").click();
+    }
+}

@@ -1,0 +1,58 @@
+package app.jubek.server.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SecretsTest {
+    @TempDir
+    private Path folder;
+
+    private InstallationKeys keys() {
+        return new InstallationKeys(
+                new JubekProperties(folder, Duration.ofSeconds(1), List.of(), List.of(), null, null, null));
+    }
+
+    private Secrets secrets() {
+        return new Secrets(keys());
+    }
+
+    @Test
+    void aSealedPasswordOpensWithTheSameKeyAlsoAfterARestart() {
+        Secrets.Sealed sealed = secrets().seal("hornbeam ü");
+        assertThat(secrets().open(sealed)).isEqualTo("hornbeam ü");
+    }
+
+    @Test
+    void theSamePasswordNeverLooksTheSameTwice() {
+        assertThat(secrets().seal("hornbeam").octets())
+                .isNotEqualTo(secrets().seal("hornbeam").octets());
+    }
+
+    @Test
+    void anAlteredOrForeignSecretIsRefusedAndTheKeyIsNamed() throws IOException {
+        Secrets.Sealed sealed = secrets().seal("hornbeam");
+        sealed.octets()[20] ^= 1;
+        assertThatThrownBy(() -> secrets().open(sealed)).hasMessageContaining("key secrets-1");
+        Secrets.Sealed good = secrets().seal("hornbeam");
+        Files.delete(folder.resolve("keys/secrets-1"));
+        assertThatThrownBy(() -> secrets().open(good)).hasMessageContaining("was the key file replaced?");
+    }
+
+    @Test
+    void keyFilesAreReadableByTheirOwnerOnly() throws IOException {
+        keys().key("hop-mark");
+        Path file = folder.resolve("keys/hop-mark");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                .isEqualTo("rw-------");
+        assertThat(keys().key("hop-mark")).hasSize(32).isEqualTo(keys().key("hop-mark"));
+    }
+}
