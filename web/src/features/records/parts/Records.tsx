@@ -79,10 +79,10 @@ export function Records() {
             <thead className="text-[12.5px] text-ink2">
               <tr>
                 <th className="w-[116px] py-1 pl-4 font-normal">when</th>
-                <th className="w-[27%] font-normal">message</th>
-                <th className="w-[20%] font-normal">rule</th>
+                <th className="w-[25%] font-normal">message</th>
+                <th className="w-[19%] font-normal">rule</th>
                 <th className="font-normal">what, and why</th>
-                <th className="w-[150px] font-normal">
+                <th className="w-[124px] font-normal">
                   <span className="sr-only">what you can do</span>
                 </th>
               </tr>

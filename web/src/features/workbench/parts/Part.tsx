@@ -26,7 +26,7 @@ export function Part({ value, title, aside, closed, below, children }: Props) {
           className="group flex w-full items-center gap-2 py-2 text-left data-[state=open]:-ml-[3px]"
         >
           <span className="font-bold whitespace-nowrap">{title}</span>
-          <span className="min-w-0 grow truncate text-sm text-ink2 group-data-[state=open]:hidden">
+          <span className="min-w-0 grow truncate pt-px text-sm text-ink2 group-data-[state=open]:hidden">
             {closed}
           </span>
           <span className="figures grow text-sm whitespace-nowrap text-ink2 group-data-[state=closed]:grow-0">

@@ -29,6 +29,7 @@ final class Writing {
             }
             Session session = Session.getInstance(properties(from[0].getAddress()));
             MimeMessage message = new MimeMessage(session);
+            from[0].setPersonal(from[0].getPersonal(), StandardCharsets.UTF_8.name());
             message.setFrom(from[0]);
             message.setRecipients(jakarta.mail.Message.RecipientType.TO, InternetAddress.parse(written.to()));
             message.setSubject(written.subject(), StandardCharsets.UTF_8.name());
