@@ -1,0 +1,28 @@
+import { expect, test } from 'vitest';
+import { item, newDraft } from './model';
+import { criteriaInBrief, picksOutInBrief, stepInBrief, threeLines } from './summary';
+
+test('a closed part is one line that names its values', () => {
+  const invoice = item({ part: 'subject', how: 'contains', values: ['invoice', 'Rechnung'] });
+  const notAnna = item({ part: 'sender name', how: 'contains', values: ['Anna'], not: true });
+  expect(criteriaInBrief([invoice, notAnna])).toBe('subject: invoice, Rechnung · not sender name: Anna');
+  expect(criteriaInBrief([item({ all: [{ everything: true }] })])).toBe('a group');
+  expect(criteriaInBrief([item({ part: 'text', how: 'contains', values: [] })])).toBe('');
+  expect(picksOutInBrief({ ...newDraft('r', null), everything: true })).toBe('every message');
+});
+
+test('a step in brief says where to, or that it is not said yet', () => {
+  expect(stepInBrief({ do: 'redirect', to: ['duty@ostrel-gardens.example'] })).toBe(
+    'to duty@ostrel-gardens.example',
+  );
+  expect(stepInBrief({ do: 'forward', to: [] })).toBe('to …');
+  expect(stepInBrief({ do: 'mark', flags: ['\\Seen', '\\Flagged'] })).toBe('read and flagged');
+  expect(stepInBrief({ do: 'file', folder: 'Seeds' })).toBe('Seeds');
+});
+
+test('a forward shows the forwarder and a redirect the writer', () => {
+  const desk = 'visits@ostrel-gardens.example';
+  expect(threeLines({ do: 'forward', to: [] }, desk)).toMatchObject({ writerShown: desk, answersGoTo: desk });
+  expect(threeLines({ do: 'redirect', to: [] }, desk)).toMatchObject({ subject: 'unchanged' });
+  expect(threeLines({ do: 'file', folder: 'Seeds' }, desk)).toBeUndefined();
+});
