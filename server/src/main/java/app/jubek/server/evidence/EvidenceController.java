@@ -2,6 +2,7 @@ package app.jubek.server.evidence;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.rehearse.Counter;
+import app.jubek.core.rehearse.CourseReach;
 import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rule.Rule;
@@ -17,9 +18,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -87,14 +88,13 @@ public class EvidenceController {
         int days = Math.min(Math.max(asked.days(), 1), MAX_DAYS);
         Corpus.View past = corpora.since(mailbox, now.minus(Duration.ofDays(days)));
         Evidence evidence = Evidence.of(book, rule.id(), past);
-        Optional<Counter> wanted = Optional.of(asked.counter());
         return new EvidenceView(
                 evidence.window(),
                 counts(evidence),
                 Weeks.of(evidence, Counter.PICKED, now, days),
                 evidence.picksOut(),
                 evidence.leavesOut(),
-                rows.of(mailbox, evidence, rule, new EvidenceRows.Page(wanted.get(), asked.offset(), asked.limit())),
+                rows.of(mailbox, evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
                 evidence.count(asked.counter()),
                 rule.inWords());
     }
@@ -104,12 +104,12 @@ public class EvidenceController {
 
     record RuleReach(String rule, int picked) {}
 
-    @org.springframework.web.bind.annotation.GetMapping("/api/mailboxes/{mailbox}/course")
+    @GetMapping("/api/mailboxes/{mailbox}/course")
     CourseFigures course(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
         access.check(who, mailbox);
         RuleBook book = books.current(mailbox).book();
         Corpus.View past = corpora.since(mailbox, clock.instant().minus(Duration.ofDays(30)));
-        app.jubek.core.rehearse.CourseReach reach = app.jubek.core.rehearse.CourseReach.of(book, past);
+        CourseReach reach = CourseReach.of(book, past);
         List<RuleReach> each = book.rules().stream()
                 .map(rule -> new RuleReach(rule.id().value(), reach.picked(rule.id())))
                 .toList();
