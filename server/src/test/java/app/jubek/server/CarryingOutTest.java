@@ -89,7 +89,7 @@ class CarryingOutTest extends ServerTest {
     @Test
     void aTemporaryRefusalIsTriedAgainUntilItIsTaken() {
         rules(rule("again", "later", "goes on", step("{'do':'redirect','to':['duty@ostrel-gardens.example']}")));
-        World.get().office().refuse("duty@ostrel-gardens.example", 451, 2);
+        World.get().office().bench().refuse("duty@ostrel-gardens.example", 451, 2);
         write("anna@school.example", World.VISITS, "later", "x");
         await("it arrived", () -> steps("again").stream().anyMatch(s -> s.state() == SENT));
         assertThat(mail("duty@ostrel-gardens.example", "INBOX")).hasSize(1);
@@ -105,7 +105,7 @@ class CarryingOutTest extends ServerTest {
                 step("{'do':'redirect','to':['gone@ostrel-gardens.example']}"),
                 step("{'do':'mark','flags':['\\\\Seen']}"),
                 step("{'do':'file','folder':'Away'}")));
-        World.get().office().refuse("gone@ostrel-gardens.example", 550, 9);
+        World.get().office().bench().refuse("gone@ostrel-gardens.example", 550, 9);
         write("anna@school.example", World.VISITS, "nowhere", "x");
         await(
                 "it is back",

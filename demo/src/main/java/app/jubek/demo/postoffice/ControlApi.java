@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** HTTP on loopback, for the place Outside and for tests: what every mailbox holds, writing, the clock, refusals. */
+/** HTTP on loopback, for the place Outside and for tests: what every mailbox holds, writing, the clock, faults. */
 final class ControlApi {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int LISTED = 200;
@@ -33,14 +33,12 @@ final class ControlApi {
     private final PostOffice.Settings settings;
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
-    private final Refusals refusals;
     private final HttpServer server;
 
-    ControlApi(PostOffice.Settings settings, Mailboxes mailboxes, OffsetClock clock, Refusals refusals) {
+    ControlApi(PostOffice.Settings settings, Mailboxes mailboxes, OffsetClock clock, FaultApi faults) {
         this.settings = settings;
         this.mailboxes = mailboxes;
         this.clock = clock;
-        this.refusals = refusals;
         try {
             server = HttpServer.create(
                     new InetSocketAddress(InetAddress.getLoopbackAddress(), settings.controlPort()), 0);
@@ -53,7 +51,7 @@ final class ControlApi {
         server.createContext("/raw", guarded(this::raw));
         server.createContext("/write", guarded(this::write));
         server.createContext("/clock", guarded(this::clock));
-        server.createContext("/refusals", guarded(this::refusals));
+        server.createContext("/faults", guarded(exchange -> json(exchange, faults.handle(exchange))));
     }
 
     record Box(String address, int messages) {}
@@ -162,15 +160,6 @@ final class ControlApi {
             clock.moveTo(Duration.ofSeconds(body.path("offsetSeconds").longValue()));
         }
         json(exchange, java.util.Map.of("offsetSeconds", clock.offset().toSeconds()));
-    }
-
-    private void refusals(HttpExchange exchange) throws IOException {
-        JsonNode body = JSON.readTree(exchange.getRequestBody().readAllBytes());
-        refusals.set(
-                body.path("recipient").stringValue(),
-                body.path("code").intValue(),
-                body.path("times").intValue());
-        answer(exchange, 204, "text/plain", new byte[0]);
     }
 
     private interface Handling {

@@ -20,12 +20,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Date;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** GreenMail's store in memory, with every folder kept on disk as well and read back at the start. */
@@ -35,6 +37,7 @@ final class DurableStore implements Store {
     private final Path root;
     private final InMemoryStore memory = new InMemoryStore();
     private final Map<String, MailFolder> folders = new ConcurrentHashMap<>();
+    private final Map<MailFolder, Recorder> recorders = new ConcurrentHashMap<>();
 
     DurableStore(Path root) {
         this.root = root;
@@ -50,9 +53,25 @@ final class DurableStore implements Store {
             } else {
                 journal.begin(folder.getUidValidity());
             }
-            folder.addListener(new Recorder(folder, journal));
+            Recorder recorder = new Recorder(folder, journal);
+            folder.addListener(recorder);
+            recorders.put(folder, recorder);
         }
         return quick(folder);
+    }
+
+    /** The names, below a prefix, of the folders kept on disk. */
+    List<String> kept(String prefix) {
+        try (Stream<Path> all = Files.exists(root) ? Files.list(root) : Stream.of()) {
+            return all.filter(folder -> new FolderJournal(folder).exists())
+                    .map(folder -> folder.getFileName().toString())
+                    .filter(name -> name.startsWith(prefix))
+                    .map(name -> name.substring(prefix.length()))
+                    .sorted()
+                    .toList();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
     }
 
     private MailFolder quick(MailFolder folder) {
@@ -72,7 +91,23 @@ final class DurableStore implements Store {
 
     @Override
     public void renameMailbox(MailFolder folder, String newName) throws FolderException {
-        throw new FolderException("this post office does not rename folders");
+        MailFolder renamed = QuickFolder.unwrap(folder);
+        folders.remove(renamed.getFullName());
+        memory.renameMailbox(renamed, newName);
+        recorders.get(renamed).journal.moveTo(root.resolve(renamed.getFullName()));
+    }
+
+    /** Gives a folder another UIDVALIDITY and numbers its messages anew, last one first. */
+    void renumber(MailFolder folder) {
+        MailFolder numbered = QuickFolder.unwrap(folder);
+        List<StoredMessage> messages = new ArrayList<>(numbered.getMessages());
+        Collections.reverse(messages);
+        recorders.get(numbered).forget();
+        numbered.deleteAllMessages();
+        setField(numbered, "uidValidity", numbered.getUidValidity() + 1);
+        recorders.get(numbered).journal.begin(numbered.getUidValidity());
+        ((AtomicLong) field(numbered, "nextUid")).set(1);
+        messages.forEach(m -> numbered.appendMessage(m.getMimeMessage(), m.getFlags(), m.getReceivedDate()));
     }
 
     @Override
@@ -177,6 +212,11 @@ final class DurableStore implements Store {
             this.folder = folder;
             this.journal = journal;
             folder.getMessages().forEach(m -> uids.add(m.getUid()));
+        }
+
+        synchronized void forget() {
+            uids.forEach(journal::expunged);
+            uids.clear();
         }
 
         @Override

@@ -20,7 +20,7 @@ import java.util.Map;
  * <p>Lines: {@code V uidvalidity} · {@code A uid epochMillis flags} · {@code F uid flags} · {@code X uid}.
  */
 final class FolderJournal {
-    private final Path folder;
+    private Path folder;
 
     FolderJournal(Path folder) {
         this.folder = folder;
@@ -71,6 +71,17 @@ final class FolderJournal {
         line("D");
     }
 
+    /** Follows its folder to another name. */
+    synchronized void moveTo(Path renamed) {
+        try {
+            Files.createDirectories(renamed.getParent());
+            Files.move(folder, renamed);
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+        folder = renamed;
+    }
+
     State read() {
         Map<Long, Kept> messages = new LinkedHashMap<>();
         long validity = 0;
@@ -78,7 +89,10 @@ final class FolderJournal {
         for (String line : lines()) {
             String[] words = line.split(" ", 4);
             switch (words[0]) {
-                case "V" -> validity = Long.parseLong(words[1]);
+                case "V" -> {
+                    validity = Long.parseLong(words[1]);
+                    next = 1;
+                }
                 case "D" -> messages.clear();
                 case "A" -> {
                     long uid = Long.parseLong(words[1]);
@@ -110,7 +124,7 @@ final class FolderJournal {
         }
     }
 
-    private void line(String line) {
+    private synchronized void line(String line) {
         try {
             Files.write(
                     journal(),

@@ -26,13 +26,15 @@ import java.util.Optional;
 
 /** Every mailbox of the simulated world; one is made when the first mail for it comes in. */
 final class Mailboxes extends Managers {
+    private final DurableStore store;
     private final ImapHostManager folders;
     private final UserManager users;
     private final Path list;
     private final String password;
 
     Mailboxes(Path data, String password) {
-        this.folders = new ImapHostManagerImpl(new DurableStore(data.resolve("folders")));
+        this.store = new DurableStore(data.resolve("folders"));
+        this.folders = new ImapHostManagerImpl(store);
         this.users = new UserManager(folders);
         this.list = data.resolve("mailboxes");
         this.password = password;
@@ -81,6 +83,11 @@ final class Mailboxes extends Managers {
         return Optional.ofNullable(folders.getFolder(named(address), name));
     }
 
+    /** As after a restore from a backup: another UIDVALIDITY, other UIDs. */
+    void renumber(String address, String name) {
+        store.renumber(folder(address, name).orElseThrow());
+    }
+
     void deliver(String address, byte[] octets, Instant received) {
         append(address, "INBOX", octets, new Flags(), received);
     }
@@ -99,8 +106,15 @@ final class Mailboxes extends Managers {
 
     private GreenMailUser create(String address) {
         try {
-            return users.createUser(address, address, password);
-        } catch (UserException failed) {
+            GreenMailUser user = users.createUser(address, address, password);
+            String inbox = folders.getFolder(user, "INBOX").getFullName();
+            for (String folder : store.kept(inbox.substring(0, inbox.length() - "INBOX".length()))) {
+                if (folders.getFolder(user, folder) == null) {
+                    folders.createMailbox(user, folder);
+                }
+            }
+            return user;
+        } catch (UserException | FolderException | com.icegreen.greenmail.imap.AuthorizationException failed) {
             throw new IllegalStateException(failed);
         }
     }

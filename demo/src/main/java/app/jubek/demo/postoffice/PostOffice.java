@@ -1,5 +1,8 @@
 package app.jubek.demo.postoffice;
 
+import app.jubek.demo.faults.Certificates;
+import app.jubek.demo.faults.FaultBench;
+import app.jubek.demo.faults.Relay;
 import app.jubek.demo.garden.GardenMail;
 import com.icegreen.greenmail.imap.ImapServer;
 import com.icegreen.greenmail.util.ServerSetup;
@@ -11,6 +14,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** SMTP, IMAP and a small HTTP interface on loopback, over one folder of mail. */
 public final class PostOffice implements AutoCloseable {
@@ -18,10 +22,14 @@ public final class PostOffice implements AutoCloseable {
 
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
-    private final Refusals refusals = new Refusals();
+    private final FaultBench bench = new FaultBench();
+    private final Settings settings;
+    private final Certificates certificates;
     private final SmtpSide smtp;
     private final ImapServer imap;
     private final ControlApi control;
+    private Optional<Relay> smtpRelay = Optional.empty();
+    private Optional<Relay> imapRelay = Optional.empty();
 
     /**
      * @param data the folder that keeps everything
@@ -35,11 +43,14 @@ public final class PostOffice implements AutoCloseable {
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }
+        this.settings = settings;
+        certificates = new Certificates(settings.data().resolve("certificates"));
         clock = new OffsetClock(settings.data().resolve("clock-offset"));
         mailboxes = new Mailboxes(settings.data(), settings.password());
-        smtp = new SmtpSide(settings.smtpPort(), mailboxes, clock, refusals, arrivals);
-        imap = new ImapServer(new ServerSetup(settings.imapPort(), "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
-        control = new ControlApi(settings, mailboxes, clock, refusals);
+        smtp = new SmtpSide(mailboxes, clock, arrivals);
+        imap = new ImapServer(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
+        control = new ControlApi(
+                settings, mailboxes, clock, new FaultApi(bench, certificates, mailboxes, this::breakOff));
     }
 
     public void start() {
@@ -52,16 +63,24 @@ public final class PostOffice implements AutoCloseable {
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
+        smtpRelay = Optional.of(Relay.smtp(settings.smtpPort(), smtp.port(), bench, certificates));
+        imapRelay = Optional.of(Relay.imap(settings.imapPort(), imap.getPort(), bench, certificates));
+        smtpRelay.get().start();
+        imapRelay.get().start();
         control.start();
+    }
+
+    private void breakOff() {
+        imapRelay.ifPresent(Relay::dropAll);
     }
 
     public OffsetClock clock() {
         return clock;
     }
 
-    /** Refuses mail to a recipient with an SMTP code, so many times. */
-    public void refuse(String recipient, int code, int times) {
-        refusals.set(recipient, code, times);
+    /** What is to go wrong. */
+    public FaultBench bench() {
+        return bench;
     }
 
     /** Makes mailboxes that are to exist before any mail comes in. */
@@ -95,6 +114,8 @@ public final class PostOffice implements AutoCloseable {
     @Override
     public void close() {
         control.stop();
+        smtpRelay.ifPresent(Relay::close);
+        imapRelay.ifPresent(Relay::close);
         smtp.stop();
         imap.stopService();
     }

@@ -10,10 +10,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.subethamail.smtp.MessageContext;
 import org.subethamail.smtp.MessageHandler;
-import org.subethamail.smtp.RejectException;
 import org.subethamail.smtp.server.SMTPServer;
 
 /** The accepting side: takes mail for anybody, writes the trace fields on top and delivers. */
@@ -24,16 +22,14 @@ final class SmtpSide {
 
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
-    private final Refusals refusals;
     private final Arrivals arrivals;
     private final SMTPServer server;
 
-    SmtpSide(int port, Mailboxes mailboxes, OffsetClock clock, Refusals refusals, Arrivals arrivals) {
+    SmtpSide(Mailboxes mailboxes, OffsetClock clock, Arrivals arrivals) {
         this.mailboxes = mailboxes;
         this.clock = clock;
-        this.refusals = refusals;
         this.arrivals = arrivals;
-        this.server = SMTPServer.port(port)
+        this.server = SMTPServer.port(0)
                 .bindAddress(java.net.InetAddress.getLoopbackAddress())
                 .hostName("post-office.example")
                 .maxMessageSize(MAX_OCTETS)
@@ -46,6 +42,10 @@ final class SmtpSide {
 
     void start() {
         server.start();
+    }
+
+    int port() {
+        return server.getPortAllocated();
     }
 
     void stop() {
@@ -67,11 +67,7 @@ final class SmtpSide {
         }
 
         @Override
-        public void recipient(String address) throws RejectException {
-            Optional<Integer> code = refusals.refuse(address);
-            if (code.isPresent()) {
-                throw new RejectException(code.get(), "refused on command");
-            }
+        public void recipient(String address) {
             recipients.add(address);
         }
 

@@ -96,7 +96,7 @@ class SmtpSideTest {
 
     @Test
     void aRecipientIsRefusedOnCommandAsOftenAsAsked() throws Exception {
-        office.refuse("Gone@far.example", 451, 2);
+        office.bench().refuse("Gone@far.example", 451, 2);
         String[] recipient = {"EHLO test", "MAIL FROM:<a@b.example>", "RCPT TO:<gone@far.example>"};
         assertThat(say(recipient)).startsWith("451");
         assertThat(say(recipient)).startsWith("451");
