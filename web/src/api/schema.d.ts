@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/records/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waiting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/rule-book": {
         parameters: {
             query?: never;
@@ -424,6 +440,7 @@ export interface components {
             /** @enum {string} */
             do: "mark";
             flags: ("\\Seen" | "\\Flagged")[];
+            tags?: string[];
         };
         Marked: {
             marks: components["schemas"]["Span"][];
@@ -545,7 +562,8 @@ export interface components {
         };
         Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["MarkStep"];
         StepView: {
-            acts: ("LET_GO" | "TRY_AGAIN" | "DROP")[];
+            acts: ("LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP")[];
+            advice: string;
             /** Format: int32 */
             attempts: number;
             /** Format: uuid */
@@ -587,6 +605,10 @@ export interface components {
             coveredBy?: number;
             /** Format: int32 */
             reach: number;
+        };
+        Waiting: {
+            /** Format: int32 */
+            steps: number;
         };
         Written: {
             from: string;
@@ -770,6 +792,28 @@ export interface operations {
             };
         };
     };
+    waiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Waiting"];
+                };
+            };
+        };
+    };
     current: {
         parameters: {
             query?: never;
@@ -825,7 +869,7 @@ export interface operations {
             path: {
                 mailbox: string;
                 step: string;
-                act: "LET_GO" | "TRY_AGAIN" | "DROP";
+                act: "LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP";
             };
             cookie?: never;
         };

@@ -1,4 +1,5 @@
-import { counted } from '../lib/numbers';
+import { Link } from 'react-router';
+import { count, counted } from '../lib/numbers';
 import { Menu } from '../ui/Menu';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -13,6 +14,7 @@ import {
 } from '../features/mailbox';
 import { useSignOut } from '../features/session';
 import { useDemoClock } from '../features/outside';
+import { useWaiting } from '../features/records';
 import { JumpBox } from './JumpBox';
 
 export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
@@ -49,6 +51,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
         <span className="grow" />
         <JumpBox demo={demo} />
         {demo && <ClockNote />}
+        <WaitingNote />
         {watching && (
           <span
             role="status"
@@ -78,6 +81,19 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
       <DoneStrip />
     </header>
   );
+}
+
+/** Leads to what waits for a person, when anything does. */
+function WaitingNote() {
+  const waiting = useWaiting();
+  return waiting.data ? (
+    <Link
+      className="rounded border border-clay px-2 text-sm font-semibold whitespace-nowrap text-clay hover:underline"
+      to="/records?view=needs"
+    >
+      {waiting.data === 1 ? '1 step needs you' : `${count(waiting.data)} steps need you`}
+    </Link>
+  ) : null;
 }
 
 /** Says that the clock is the demo's, when it has been moved. */

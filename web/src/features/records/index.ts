@@ -1,1 +1,2 @@
 export { Records } from './parts/Records';
+export { useWaiting } from './queries';

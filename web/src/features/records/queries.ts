@@ -21,6 +21,18 @@ export function useRecords(states: State[]) {
   });
 }
 
+/** How many steps wait for a person. */
+export function useWaiting() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['records', mailbox, 'waiting'],
+    refetchInterval: 5000,
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/records/waiting', { params: { path: { mailbox } } })),
+    select: (waiting) => waiting.steps,
+  });
+}
+
 export function useAct() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();

@@ -144,7 +144,7 @@ export function isComplete(step: Step): boolean {
     case 'file':
       return step.folder.trim() !== '' && step.folder.trim().toLowerCase() !== 'inbox';
     case 'mark':
-      return step.flags.length > 0;
+      return step.flags.length > 0 || (step.tags ?? []).length > 0;
   }
 }
 

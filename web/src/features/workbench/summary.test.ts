@@ -17,6 +17,9 @@ test('a step in brief says where to, or that it is not said yet', () => {
   );
   expect(stepInBrief({ do: 'forward', to: [] })).toBe('to …');
   expect(stepInBrief({ do: 'mark', flags: ['\\Seen', '\\Flagged'] })).toBe('read and flagged');
+  expect(stepInBrief({ do: 'mark', flags: ['\\Seen'], tags: ['school-2026'] })).toBe(
+    'read and “school-2026”',
+  );
   expect(stepInBrief({ do: 'file', folder: 'Seeds' })).toBe('Seeds');
 });
 

@@ -1,3 +1,4 @@
+import { marksInWords } from '../../lib/marks';
 import { isTest, meant, type Criterion, type Draft, type Item, type Step } from './model';
 
 /** One line for criteria that are not in hand. */
@@ -31,7 +32,7 @@ export function stepInBrief(step: Step): string {
     case 'file':
       return step.folder || '…';
     case 'mark':
-      return step.flags.map((flag) => (flag === '\\Seen' ? 'read' : 'flagged')).join(' and ');
+      return marksInWords(step.flags, step.tags ?? []);
   }
 }
 

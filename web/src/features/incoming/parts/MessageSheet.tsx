@@ -111,6 +111,7 @@ function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
             <span>
               {doneInWords(step)} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
               {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
+              {step.advice && <span className="block text-sm">{step.advice}</span>}
             </span>
           </li>
         ))}

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -17,11 +16,16 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'back', text: 'Kept back', states: ['WITHHELD', 'DROPPED'] },
 ];
 
-const ACTS: Record<Act, string> = { LET_GO: 'let go', TRY_AGAIN: 'try again', DROP: 'drop' };
+const ACTS: Record<Act, string> = {
+  LET_GO: 'let go',
+  TRY_AGAIN: 'try again',
+  FORWARD_INSTEAD: 'forward instead',
+  DROP: 'drop',
+};
 
 export function Records() {
-  const [view, setView] = useState(VIEWS[0]);
   const [search, setSearch] = useSearchParams();
+  const view = VIEWS.find((one) => one.key === search.get('view')) ?? VIEWS[0];
   const records = useRecords(view?.states ?? []);
   const act = useAct();
   const rule = search.get('rule');
@@ -41,7 +45,7 @@ export function Records() {
               type="button"
               aria-pressed={one === view}
               className={`px-3 py-1 text-sm ${one === view ? 'bg-ink font-semibold text-sheet' : ''}`}
-              onClick={() => setView(one)}
+              onClick={() => setSearch({ view: one.key })}
             >
               {one.text}
             </button>
@@ -82,7 +86,7 @@ export function Records() {
                 <th className="w-[25%] font-normal">message</th>
                 <th className="w-[19%] font-normal">rule</th>
                 <th className="font-normal">what, and why</th>
-                <th className="w-[124px] font-normal">
+                <th className="w-[176px] font-normal">
                   <span className="sr-only">what you can do</span>
                 </th>
               </tr>
@@ -135,6 +139,7 @@ function Row({ record: { step, message }, busy, onAct }: RowProps) {
           <span className="min-w-0 break-words">
             {doneInWords(step)} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
             {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
+            {step.advice && <span className="block text-sm text-ink">{step.advice}</span>}
           </span>
         </span>
       </td>

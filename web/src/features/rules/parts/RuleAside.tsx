@@ -1,3 +1,4 @@
+import { marksInWords } from '../../../lib/marks';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
@@ -75,6 +76,6 @@ function stepInWords(step: Rule['does'][number]): string {
     case 'file':
       return `file in ${step.folder}`;
     case 'mark':
-      return `mark ${step.flags.map((flag) => (flag === '\\Seen' ? 'read' : 'flagged')).join(' and ')}`;
+      return `mark ${marksInWords(step.flags, step.tags ?? [])}`;
   }
 }

@@ -125,6 +125,7 @@ function Reply({ step, onChange }: { step: Extract<Step, { do: 'reply' }>; onCha
 }
 
 function Mark({ step, onChange }: { step: Extract<Step, { do: 'mark' }>; onChange: (step: Step) => void }) {
+  const [tags, setTags] = useState((step.tags ?? []).join(' '));
   const flags = [
     { flag: '\\Seen' as const, text: 'read' },
     { flag: '\\Flagged' as const, text: 'flagged' },
@@ -147,6 +148,18 @@ function Mark({ step, onChange }: { step: Extract<Step, { do: 'mark' }>; onChang
           {text}
         </label>
       ))}
+      <label className="flex min-w-0 grow items-center gap-1.5">
+        tags
+        <input
+          className="h-7 min-w-0 grow rounded border border-line2 bg-sheet px-1.5"
+          placeholder="letters, digits, - and _"
+          value={tags}
+          onChange={(e) => {
+            setTags(e.target.value);
+            onChange({ ...step, tags: e.target.value.split(' ').filter(Boolean) });
+          }}
+        />
+      </label>
     </div>
   );
 }

@@ -7,6 +7,7 @@ import app.jubek.server.delivery.DeliveryService;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.WatchService;
 import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.Nodes;
 import app.jubek.server.rulebook.RuleBooks;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -28,6 +29,7 @@ class Beginning {
     private final RuleBooks books;
     private final WatchService watching;
     private final DeliveryService delivery;
+    private final Nodes nodes;
 
     Beginning(
             JubekProperties properties,
@@ -36,7 +38,8 @@ class Beginning {
             MailboxAccess access,
             RuleBooks books,
             WatchService watching,
-            DeliveryService delivery) {
+            DeliveryService delivery,
+            Nodes nodes) {
         this.properties = properties;
         this.accounts = accounts;
         this.mailboxes = mailboxes;
@@ -44,12 +47,15 @@ class Beginning {
         this.books = books;
         this.watching = watching;
         this.delivery = delivery;
+        this.nodes = nodes;
     }
 
     @Order
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         properties.firstAccount().map(accounts::ensureFirst).ifPresent(this::giveMailbox);
+        nodes.start();
+        mailboxes.sealAnew();
         delivery.start();
         watching.start();
     }

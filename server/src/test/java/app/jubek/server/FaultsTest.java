@@ -41,7 +41,8 @@ class FaultsTest extends ServerTest {
         setPassword("wrong");
         reconnect();
         await("it is said", () -> mailboxes.status(mailbox).watching() == Watching.SIGN_IN_REFUSED);
-        assertThat(mailboxes.status(mailbox).detail()).isEqualTo("The mail server refuses the name or the password.");
+        assertThat(mailboxes.status(mailbox).detail())
+                .startsWith("The mail server refuses the name or the password. Correct them");
         setPassword("ostrel");
         await("it is mended", () -> mailboxes.status(mailbox).watching() == Watching.WATCHING);
     }

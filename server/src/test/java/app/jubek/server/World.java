@@ -58,6 +58,7 @@ final class World {
         registry.add("jubek.poll-interval", () -> "2s");
         registry.add("jubek.reconnect-after", () -> "200ms");
         registry.add("jubek.retry-after", () -> "300ms,300ms");
+        registry.add("jubek.lease", () -> "4s");
         registry.add("jubek.account.sign-in", () -> "ilse");
         registry.add("jubek.account.name", () -> "Ilse Varga");
         registry.add("jubek.account.password", () -> "greenhouse");

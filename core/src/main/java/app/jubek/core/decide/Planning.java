@@ -94,7 +94,13 @@ final class Planning {
         Optional<Refusal> against = replies.against(message, circumstances).stream()
                 .findFirst()
                 .or(() -> at.ledger().against(rule.id(), reply.oncePer(), at.now()));
-        against.ifPresentOrElse(refusal -> withhold(step, refusal), () -> planned.add(step));
+        if (against.isPresent()) {
+            withhold(step, against.get());
+        } else if (at.isOverLate()) {
+            notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
+        } else {
+            planned.add(step);
+        }
     }
 
     private Optional<Refusal> fence() {

@@ -4,6 +4,7 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
@@ -24,8 +25,15 @@ public record Surroundings(
         HopMark hops,
         Map<RuleId, Instant> onSince,
         boolean conversation) {
+    private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
+
     public Surroundings {
         onSince = Map.copyOf(onSince);
+    }
+
+    /** Whether an automatic answer now would come more than a day after the message. */
+    boolean isOverLate() {
+        return received.plus(ANSWERED_WITHIN).isBefore(now);
     }
 
     /** Times of arrival have whole seconds (RFC 9051, date-time), so a rule counts as on from the second's beginning. */

@@ -1,9 +1,15 @@
 package app.jubek.core.message;
 
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.SequenceInputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
-import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Set;
@@ -12,59 +18,85 @@ import java.util.Set;
 public final class TraceFields {
     private static final Set<String> NAMES =
             Set.of("return-path", "received", "delivered-to", "x-original-to", "envelope-to", "authentication-results");
+    private static final int BUFFER = 1 << 16;
+
+    /** A header beyond it is passed on unread. */
+    private static final int HEADER_LIMIT = 4 << 20;
 
     private TraceFields() {}
 
     /** SHA-256, in hex, of the octets below the trace fields. */
-    public static String digestBelow(byte[] octets) {
-        int from = 0;
-        while (from < octets.length && NAMES.contains(nameAt(octets, from))) {
-            from = fieldEnd(octets, from);
-        }
-        try {
+    public static String digestBelow(Octets octets) {
+        try (InputStream in = new BufferedInputStream(octets.open(), BUFFER)) {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            digest.update(octets, from, octets.length - from);
+            byte[] field = field(in);
+            while (field.length > 0 && NAMES.contains(name(field))) {
+                field = field(in);
+            }
+            digest.update(field);
+            byte[] buffer = new byte[BUFFER];
+            for (int n = in.read(buffer); n > 0; n = in.read(buffer)) {
+                digest.update(buffer, 0, n);
+            }
             return HexFormat.of().formatHex(digest.digest());
         } catch (GeneralSecurityException everyJavaHasIt) {
             throw new IllegalStateException(everyJavaHasIt);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
         }
     }
 
     /** The octets without the Return-Path fields of the header; all others untouched and in place. */
-    public static byte[] withoutReturnPath(byte[] octets) {
-        byte[] kept = new byte[octets.length];
-        int length = 0;
-        int at = 0;
-        while (at < octets.length && octets[at] != '\r' && octets[at] != '\n') {
-            int end = fieldEnd(octets, at);
-            if (!nameAt(octets, at).equals("return-path")) {
-                System.arraycopy(octets, at, kept, length, end - at);
-                length += end - at;
+    public static InputStream withoutReturnPath(Octets octets) {
+        try {
+            InputStream in = new BufferedInputStream(octets.open(), BUFFER);
+            ByteArrayOutputStream kept = new ByteArrayOutputStream();
+            byte[] field = field(in);
+            while (field.length > 0 && !isHeaderEnd(field) && kept.size() < HEADER_LIMIT) {
+                if (!name(field).equals("return-path")) {
+                    kept.writeBytes(field);
+                }
+                field = field(in);
             }
-            at = end;
+            kept.writeBytes(field);
+            return new SequenceInputStream(new ByteArrayInputStream(kept.toByteArray()), in);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
         }
-        System.arraycopy(octets, at, kept, length, octets.length - at);
-        return Arrays.copyOf(kept, length + octets.length - at);
     }
 
-    private static String nameAt(byte[] octets, int from) {
-        int at = from;
-        while (at < octets.length && octets[at] > ' ' && octets[at] != ':' && at - from < 80) {
+    private static boolean isHeaderEnd(byte[] field) {
+        return field[0] == '\r' || field[0] == '\n';
+    }
+
+    private static String name(byte[] field) {
+        int at = 0;
+        while (at < field.length && field[at] > ' ' && field[at] != ':' && at < 80) {
             at++;
         }
-        boolean named = at < octets.length && octets[at] == ':';
-        return named ? new String(octets, from, at - from, StandardCharsets.US_ASCII).toLowerCase(Locale.ROOT) : "";
+        boolean named = at < field.length && field[at] == ':';
+        return named ? new String(field, 0, at, StandardCharsets.US_ASCII).toLowerCase(Locale.ROOT) : "";
     }
 
-    /** After the line end of the last line of the field that begins here, continuation lines included. */
-    private static int fieldEnd(byte[] octets, int from) {
-        int at = from;
+    /** The next field with its continuation lines and line end; empty at the end. */
+    private static byte[] field(InputStream in) throws IOException {
+        ByteArrayOutputStream field = new ByteArrayOutputStream();
+        int next;
         do {
-            while (at < octets.length && octets[at] != '\n') {
-                at++;
+            int octet = in.read();
+            while (octet >= 0 && octet != '\n' && field.size() < HEADER_LIMIT) {
+                field.write(octet);
+                octet = in.read();
             }
-            at = Math.min(at + 1, octets.length);
-        } while (at < octets.length && (octets[at] == ' ' || octets[at] == '\t'));
-        return at;
+            if (octet >= 0) {
+                field.write(octet);
+            }
+            in.mark(1);
+            next = in.read();
+            if (next >= 0) {
+                in.reset();
+            }
+        } while ((next == ' ' || next == '\t') && field.size() < HEADER_LIMIT);
+        return field.toByteArray();
     }
 }

@@ -1,6 +1,7 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.people.OwnSide;
@@ -29,7 +30,7 @@ public final class Composer {
      *
      * @param digest names the message: {@link app.jubek.core.message.TraceFields#digestBelow}
      */
-    public record Original(ReadMessage message, byte[] octets, String digest) {}
+    public record Original(ReadMessage message, Octets octets, String digest) {}
 
     /**
      * @throws IllegalArgumentException when the step is none that leaves, or there is nobody to answer

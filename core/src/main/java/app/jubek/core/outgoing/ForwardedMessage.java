@@ -31,7 +31,7 @@ final class ForwardedMessage {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         out.writeBytes(header(stamp).octets());
         boolean inline = message.notes().isEmpty();
-        List<byte[]> parts = inline ? AttachedParts.of(original.octets()) : List.of(attachedMessage());
+        List<byte[]> parts = inline ? AttachedParts.of(original.octets().all()) : List.of(attachedMessage());
         String text = inline ? inlineText() : note + LINE;
         if (parts.isEmpty()) {
             write(out, MessageBody.plain(text));
@@ -104,7 +104,7 @@ final class ForwardedMessage {
         ByteArrayOutputStream part = new ByteArrayOutputStream();
         write(part, "Content-Type: message/rfc822" + LINE + "Content-Transfer-Encoding: 8bit" + LINE);
         write(part, "Content-Disposition: attachment; filename=\"original.eml\"" + LINE + LINE);
-        part.writeBytes(original.octets());
+        part.writeBytes(original.octets().all());
         return part.toByteArray();
     }
 

@@ -1,5 +1,8 @@
 package app.jubek.core.plan;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /** Why a step is withheld or held: in plain words, with the source that asks for it. */
 public enum Reason {
     NO_RETURN_PATH("there is no return path to answer to", "RFC 5230 §4.5"),
@@ -29,7 +32,11 @@ public enum Reason {
     SAME_DESTINATION("an earlier rule sends it there already", ""),
     RULE_SWITCHED_OFF("the rule was paused or removed before it left", ""),
     OUTSIDE("the address lies outside our own domains and has not agreed to get mail", ""),
-    HOURLY_LIMIT("the mailbox has sent as many messages as it may in one hour", "");
+    HOURLY_LIMIT("the mailbox has sent as many messages as it may in one hour", ""),
+    RULE_LIMIT("the rule has sent as many messages as it may in one hour", ""),
+    OVER_LATE("it came in more than a day ago, and an answer so late may surprise", "");
+
+    private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE);
 
     private final String words;
     private final String source;
@@ -37,6 +44,11 @@ public enum Reason {
     Reason(String words, String source) {
         this.words = words;
         this.source = source;
+    }
+
+    /** Whether a person may let go what is held for it. */
+    public boolean mayBeOverruled() {
+        return A_PERSON_MAY_OVERRULE.contains(this);
     }
 
     public String words() {

@@ -11,10 +11,21 @@ public final class Clearance {
      * What is so now.
      *
      * @param ruleOn the rule is still there and switched on
-     * @param sentThisHour messages that left the mailbox within the last hour
-     * @param hourlyLimit how many may
+     * @param letGo a person has looked at it and let it go, whatever the limits say
      */
-    public record Now(OwnSide own, boolean ruleOn, int sentThisHour, int hourlyLimit) {}
+    public record Now(OwnSide own, boolean ruleOn, boolean letGo, Flow ofMailbox, Flow ofRule) {}
+
+    /**
+     * What left within the last hour.
+     *
+     * @param sent messages
+     * @param limit how many may
+     */
+    public record Flow(int sent, int limit) {
+        boolean isFull() {
+            return sent >= limit;
+        }
+    }
 
     /** What comes of it. */
     public sealed interface Verdict {
@@ -33,7 +44,10 @@ public final class Clearance {
         if (handedOn && !now.own().isInside(outgoing.recipient())) {
             return new Verdict.Hold(Reason.OUTSIDE);
         }
-        if (now.sentThisHour() >= now.hourlyLimit()) {
+        if (!now.letGo() && now.ofRule().isFull()) {
+            return new Verdict.Hold(Reason.RULE_LIMIT);
+        }
+        if (!now.letGo() && now.ofMailbox().isFull()) {
             return new Verdict.Hold(Reason.HOURLY_LIMIT);
         }
         return new Verdict.Clear(new Cleared(outgoing));

@@ -4,6 +4,8 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Words;
 import java.time.Duration;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** One thing a rule does with a message. */
 public sealed interface Step {
@@ -100,13 +102,31 @@ public sealed interface Step {
         }
     }
 
-    /** Marks added to the message where it lies. */
-    record Mark(List<Flag> flags) implements Step {
+    /**
+     * Marks added to the message where it lies.
+     *
+     * @param tags IMAP keywords (RFC 9051 §2.3.2): letters, digits, hyphens and underscores
+     */
+    record Mark(List<Flag> flags, List<String> tags) implements Step {
+        private static final Pattern TAG = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]{0,63}");
+
         public Mark {
             flags = List.copyOf(flags);
-            if (flags.isEmpty()) {
+            tags = List.copyOf(tags);
+            if (flags.isEmpty() && tags.isEmpty()) {
                 throw new IllegalArgumentException("name at least one mark to add");
             }
+            for (String tag : tags) {
+                if (!TAG.matcher(tag).matches()) {
+                    throw new IllegalArgumentException(
+                            "a tag has letters, digits, - and _ only, at most 64: \"" + tag + "\"");
+                }
+            }
+        }
+
+        /** With system flags alone. */
+        public static Mark with(Flag... flags) {
+            return new Mark(List.of(flags), List.of());
         }
 
         @Override
@@ -116,7 +136,11 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "marked " + Words.and(flags.stream().map(Flag::words).toList());
+            return "marked "
+                    + Words.and(Stream.concat(
+                                    flags.stream().map(Flag::words),
+                                    tags.stream().map(t -> "\"" + t + "\""))
+                            .toList());
         }
     }
 

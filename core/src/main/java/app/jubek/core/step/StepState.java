@@ -21,7 +21,7 @@ public enum StepState {
             PLANNED, EnumSet.of(HELD, READY, WITHHELD, DROPPED),
             HELD, EnumSet.of(READY, DROPPED),
             READY, EnumSet.of(SENDING, HELD, WITHHELD, DROPPED),
-            SENDING, EnumSet.of(SENT, READY, UNCERTAIN, FAILED),
+            SENDING, EnumSet.of(SENT, READY, UNCERTAIN, FAILED, DROPPED),
             SENT, EnumSet.of(UNDONE),
             UNCERTAIN, EnumSet.of(READY, SENT, DROPPED),
             FAILED, EnumSet.of(READY, DROPPED),

@@ -84,6 +84,25 @@ class EngineTest {
                 .isTrue();
     }
 
+    /** An answer that comes a day late, after an outage, is left to a person; what is handed on goes all the same. */
+    @Test
+    void anOverLateAnswerWaitsForAPerson() {
+        Surroundings today = Mails.surroundings();
+        Surroundings late = new Surroundings(
+                today.received().plus(Duration.ofHours(25)),
+                today.received(),
+                today.own(),
+                today.ledger(),
+                today.hops(),
+                today.onSince(),
+                today.conversation());
+        Rule rule = rule("a", words("visit"), ANSWER, TO_EDUCATION);
+        Decision decision = Engine.decide(RuleBook.of(List.of(rule)), Mails.read(MAIL), late);
+        assertThat(reasons(decision)).containsExactly(Reason.OVER_LATE);
+        assertThat(decision.notDone().get(0).waits()).isTrue();
+        assertThat(done(decision)).containsExactly("redirected to education@ostrel-gardens.example");
+    }
+
     @Test
     void anExceptionBeatsItsCriteriaAndBitesOnTheTextAlone() {
         Decision decision = decide(MAIL, except(rule("a", words("guided visit"), TO_EDUCATION), words("invoice")));
@@ -178,7 +197,7 @@ class EngineTest {
     @Test
     void mailLeavesFirstThenMarksAreSetAndOnlyThenTheMessageMoves() {
         Decision decision =
-                decide(MAIL, rule("a", words("visit"), SEEDS, new Step.Mark(List.of(Step.Flag.SEEN)), TO_EDUCATION));
+                decide(MAIL, rule("a", words("visit"), SEEDS, Step.Mark.with(Step.Flag.SEEN), TO_EDUCATION));
         assertThat(done(decision))
                 .containsExactly("redirected to education@ostrel-gardens.example", "marked read", "filed in Seeds");
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.Octets;
 import app.jubek.core.message.TraceFields;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rule.RuleId;
@@ -31,7 +32,8 @@ class ComposerTest {
 
     private Composed compose(Step step, String raw) {
         byte[] octets = raw.getBytes(StandardCharsets.UTF_8);
-        Composer.Original original = new Composer.Original(Mails.read(octets), octets, TraceFields.digestBelow(octets));
+        Composer.Original original = new Composer.Original(
+                Mails.read(octets), Octets.of(octets), TraceFields.digestBelow(Octets.of(octets)));
         return composer.compose(new PlannedStep(new RuleId("r"), 1, "r", 0, step), original, Mails.NOW);
     }
 
@@ -93,8 +95,8 @@ class ComposerTest {
         assertThat(block.lines().filter(l -> !l.startsWith(" ")).map(l -> l.split(":")[0]))
                 .containsExactly("Resent-From", "Resent-To", "Resent-Date", "Resent-Message-ID", HopMark.FIELD);
         assertThat(block).endsWith("\r\n").doesNotContain("\r\n\r\n");
-        byte[] rest = TraceFields.withoutReturnPath(raw.getBytes(StandardCharsets.UTF_8));
-        assertThat(new String(rest, StandardCharsets.UTF_8)).isEqualTo(raw.substring(raw.indexOf("From:")));
+        assertThat(TraceFields.withoutReturnPath(Octets.of(raw.getBytes(StandardCharsets.UTF_8))))
+                .hasBinaryContent(raw.substring(raw.indexOf("From:")).getBytes(StandardCharsets.UTF_8));
     }
 
     /** RFC 5228 §4.2: mail from the null path stays so; else the mailbox answers for it. */

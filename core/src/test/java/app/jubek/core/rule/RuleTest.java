@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 class RuleTest {
     private static final Step FILE = new Step.File("Seeds");
-    private static final Step READ = new Step.Mark(List.of(Step.Flag.SEEN));
+    private static final Step READ = Step.Mark.with(Step.Flag.SEEN);
     private static final Step REDIRECT = new Step.Redirect(
             List.of(MailAddress.of("duty@ostrel-gardens.example"), MailAddress.of("Duty@ostrel-gardens.example")));
 

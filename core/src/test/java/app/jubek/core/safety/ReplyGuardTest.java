@@ -179,13 +179,18 @@ class ReplyGuardTest {
         Outgoing inside =
                 new Outgoing.HandedOn(MailAddress.of("duty@ostrel-gardens.example"), java.util.Optional.empty());
         Outgoing outside = new Outgoing.HandedOn(MailAddress.of("x@elsewhere.example"), java.util.Optional.empty());
-        assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, true, 199, 200)))
-                .isInstanceOf(Clearance.Verdict.Clear.class);
-        assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, true, 200, 200)))
-                .isEqualTo(new Clearance.Verdict.Hold(Reason.HOURLY_LIMIT));
-        assertThat(Clearance.look(outside, new Clearance.Now(Mails.VISITS, true, 0, 200)))
-                .isEqualTo(new Clearance.Verdict.Hold(Reason.OUTSIDE));
-        assertThat(Clearance.look(inside, new Clearance.Now(Mails.VISITS, false, 0, 200)))
-                .isEqualTo(new Clearance.Verdict.Withhold(Reason.RULE_SWITCHED_OFF));
+        assertThat(look(inside, true, false, 199, 99)).isInstanceOf(Clearance.Verdict.Clear.class);
+        assertThat(look(inside, true, false, 200, 99)).isEqualTo(new Clearance.Verdict.Hold(Reason.HOURLY_LIMIT));
+        assertThat(look(inside, true, false, 199, 100)).isEqualTo(new Clearance.Verdict.Hold(Reason.RULE_LIMIT));
+        assertThat(look(inside, true, true, 200, 100)).isInstanceOf(Clearance.Verdict.Clear.class);
+        assertThat(look(outside, true, true, 0, 0)).isEqualTo(new Clearance.Verdict.Hold(Reason.OUTSIDE));
+        assertThat(look(inside, false, true, 0, 0)).isEqualTo(new Clearance.Verdict.Withhold(Reason.RULE_SWITCHED_OFF));
+    }
+
+    private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean letGo, int mailbox, int rule) {
+        return Clearance.look(
+                outgoing,
+                new Clearance.Now(
+                        Mails.VISITS, on, letGo, new Clearance.Flow(mailbox, 200), new Clearance.Flow(rule, 100)));
     }
 }

@@ -14,6 +14,13 @@ class StepStateTest {
         assertThat(StepState.HELD.mayBecome(StepState.SENDING)).isFalse();
     }
 
+    /** Somebody may have moved or deleted the message while we were about to. */
+    @Test
+    void workInAFolderMayTurnOutToBeNeedless() {
+        assertThat(StepState.SENDING.mayBecome(StepState.DROPPED)).isTrue();
+        assertThat(StepState.SENT.mayBecome(StepState.DROPPED)).isFalse();
+    }
+
     @Test
     void whatWasWithheldForSafetyStaysWithheld() {
         assertThat(Arrays.stream(StepState.values()).noneMatch(StepState.WITHHELD::mayBecome))

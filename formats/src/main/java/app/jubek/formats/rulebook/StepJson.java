@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -35,8 +36,9 @@ final class StepJson {
                 yield at.attempt(() -> new Step.File(at.text("folder")));
             }
             case "mark" -> {
-                at.only(Set.of("do", "flags"));
-                yield at.attempt(() -> new Step.Mark(at.texts("flags", StepJson::flag)));
+                at.only(Set.of("do", "flags", "tags"));
+                yield at.attempt(() -> new Step.Mark(
+                        at.texts("flags", StepJson::flag), at.has("tags") ? at.texts("tags", tag -> tag) : List.of()));
             }
             default -> {
                 at.check(what.isEmpty(), "do", "\"" + what + "\" is not known");
@@ -70,7 +72,9 @@ final class StepJson {
         } else if (step instanceof Step.File file) {
             node.put("folder", file.folder());
         } else if (step instanceof Step.Mark mark) {
-            mark.flags().forEach(flag -> node.withArray("flags").add(flag.imap()));
+            ArrayNode flags = node.putArray("flags");
+            mark.flags().forEach(flag -> flags.add(flag.imap()));
+            mark.tags().forEach(tag -> node.withArray("tags").add(tag));
         }
         return node;
     }

@@ -42,7 +42,8 @@ class EveryPartTest {
                 "{'do':'redirect','to':['a@x.example']}",
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
                 "{'do':'file','folder':'Seeds/2026'}",
-                "{'do':'mark','flags':['\\\\Seen','\\\\Flagged']}"
+                "{'do':'mark','flags':['\\\\Seen','\\\\Flagged']}",
+                "{'do':'mark','flags':[],'tags':['school-2026']}"
             })
     void everyStepIsWrittenBackAsItWasRead(String step) {
         JsonNode json = JSON.readTree(step.replace('\'', '"'));

@@ -11,6 +11,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -29,17 +30,26 @@ class SecurityConfiguration {
                     + " object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
 
     private final SignInThrottle throttle;
+    private final MetricsToken metrics;
 
-    SecurityConfiguration(SignInThrottle throttle) {
+    SecurityConfiguration(SignInThrottle throttle, MetricsToken metrics) {
         this.throttle = throttle;
+        this.metrics = metrics;
     }
 
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http.csrf(csrf -> csrf.spa())
                 .authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/api/openapi", "/api/openapi/**", "/api/session", "/actuator/health/**")
+                                "/api/openapi",
+                                "/api/openapi/**",
+                                "/api/session",
+                                "/actuator/health/**",
+                                "/livez",
+                                "/readyz")
                         .permitAll()
+                        .requestMatchers("/actuator/prometheus")
+                        .access((who, at) -> new AuthorizationDecision(metrics.isIn(at.getRequest())))
                         .requestMatchers("/api/**", "/actuator/**")
                         .authenticated()
                         .anyRequest()

@@ -9,31 +9,53 @@ import app.jubek.core.step.StepState;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.Nodes;
 import app.jubek.server.rulebook.RuleBooks;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Changes of state around the doing, each in a transaction of its own; no network inside. */
 @Component
 class Claims {
+    private static final Logger LOG = LoggerFactory.getLogger(Claims.class);
     static final String PERHAPS_TWICE = "perhaps twice: the first attempt broke off before it was confirmed";
 
+    /** The reason of a step that may go as a forward, which is written anew, but not as it is. */
+    static final String NOT_AS_IT_IS = "NOT_AS_IT_IS";
+
     private static final Duration HOUR = Duration.ofHours(1);
-    private static final Duration LEASE = Duration.ofMinutes(5);
+    private static final String ASK =
+            "Ask the recipient whether it came; try again only if it did not. It is not repeated by itself.";
 
     private final StepRepository steps;
     private final Mailboxes mailboxes;
     private final RuleBooks books;
     private final JubekProperties properties;
+    private final Nodes nodes;
+    private final StepCounts counts;
     private final Clock clock;
+    private final Set<UUID> inHand = ConcurrentHashMap.newKeySet();
 
-    Claims(StepRepository steps, Mailboxes mailboxes, RuleBooks books, JubekProperties properties, Clock clock) {
+    Claims(
+            StepRepository steps,
+            Mailboxes mailboxes,
+            RuleBooks books,
+            JubekProperties properties,
+            Nodes nodes,
+            StepCounts counts,
+            Clock clock) {
+        this.nodes = nodes;
+        this.counts = counts;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
@@ -42,7 +64,11 @@ class Claims {
     }
 
     /** A step to be done now; what leaves comes with its clearance. */
-    record Claim(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {}
+    record Claim(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {
+        boolean isRepeated() {
+            return step.attempts() > 1;
+        }
+    }
 
     /** What looking for work came to. */
     sealed interface Found {
@@ -72,13 +98,43 @@ class Claims {
             }
             cleared = Optional.of(clear.cleared());
         }
-        step.claim(clock.instant(), Instant.now().plus(LEASE));
-        return new Found.Work(new Claim(steps.save(step), mailbox, cleared));
+        step.claim(clock.instant(), nodes.id());
+        inHand.add(step.id());
+        steps.save(step);
+        steps.lease(List.of(step.id()), nodes.id(), nodes.lease().toMillis());
+        return new Found.Work(new Claim(step, mailbox, cleared));
+    }
+
+    /** Says for everything in hand that this node still works on it. */
+    @Transactional
+    public void renew() {
+        List<UUID> now = List.copyOf(inHand);
+        if (!now.isEmpty()) {
+            steps.lease(now, nodes.id(), nodes.lease().toMillis());
+        }
+    }
+
+    /** This node stops: what it could not finish is taken up as after a break, at once. */
+    @Transactional
+    public void giveUp() {
+        List.copyOf(inHand).stream()
+                .map(steps::findById)
+                .flatMap(Optional::stream)
+                .forEach(step -> {
+                    if (step.isClaimedBy(nodes.id(), step.attempts())) {
+                        unknown(step);
+                    }
+                });
+    }
+
+    /** No longer worked on here. */
+    void letGoOf(Claim claim) {
+        inHand.remove(claim.step().id());
     }
 
     private void keepBack(StepEntity step, Clearance.Verdict verdict) {
         if (verdict instanceof Clearance.Verdict.Hold hold) {
-            step.become(StepState.HELD, hold.reason().words());
+            step.held(hold.reason(), hold.reason().words());
         } else if (verdict instanceof Clearance.Verdict.Withhold withhold) {
             step.settle(StepState.WITHHELD, withhold.reason().words(), clock.instant());
         }
@@ -91,8 +147,13 @@ class Claims {
                 .find(new RuleId(step.ruleId()))
                 .filter(rule -> rule.on())
                 .isPresent();
-        int sent = steps.countLeft(mailbox.id(), clock.instant().minus(HOUR));
-        return new Clearance.Now(mailbox.own(), ruleOn, sent, mailbox.hourlyLimit());
+        Instant since = clock.instant().minus(HOUR);
+        return new Clearance.Now(
+                mailbox.own(),
+                ruleOn,
+                step.isLetGo(),
+                new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
+                new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
     }
 
     private static Outgoing outgoing(StepEntity step) {
@@ -102,32 +163,60 @@ class Claims {
         return step.kind().handsOn() ? new Outgoing.HandedOn(to, sender) : new Outgoing.Answer(to, sender);
     }
 
+    /** It is done; also when another node has given it up for lost meanwhile. */
     @Transactional
-    public void done(UUID id) {
-        StepEntity step = steps.findById(id).orElseThrow();
-        step.settle(StepState.SENT, step.note(), clock.instant());
+    public void done(Claim claim) {
+        StepEntity step = steps.findById(claim.step().id()).orElseThrow();
+        if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
+            step.settle(StepState.SENT, step.isPerhapsTwice() ? PERHAPS_TWICE : "", clock.instant());
+            counts.settled(step);
+        }
     }
 
     /** Tries again after a pause, or when all pauses are used up lets the step fail. */
     @Transactional
-    public void retryOrFail(UUID id, String cause) {
-        StepEntity step = steps.findById(id).orElseThrow();
-        List<Duration> pauses = properties.retryAfter();
-        if (step.attempts() > pauses.size()) {
-            fail(step, cause + "; given up after " + step.attempts() + " attempts");
-            return;
-        }
-        step.become(StepState.READY, "to be tried again: " + cause);
-        step.dueAt(Instant.now().plus(pauses.get(step.attempts() - 1)));
+    public void retryOrFail(Claim claim, Cause cause) {
+        mine(claim).ifPresent(step -> {
+            List<Duration> pauses = properties.retryAfter();
+            if (step.attempts() > pauses.size()) {
+                fail(
+                        step,
+                        new Cause(cause.words() + "; given up after " + step.attempts() + " attempts", cause.advice()));
+                return;
+            }
+            step.become(StepState.READY, "to be tried again: " + cause.words());
+            step.because(null, cause.advice());
+            steps.postpone(step.id(), pauses.get(step.attempts() - 1).toMillis());
+        });
     }
 
     @Transactional
-    public void fail(UUID id, String cause) {
-        fail(steps.findById(id).orElseThrow(), cause);
+    public void fail(Claim claim, Cause cause) {
+        mine(claim).ifPresent(step -> fail(step, cause));
     }
 
-    private void fail(StepEntity step, String cause) {
-        step.settle(StepState.FAILED, cause, clock.instant());
+    /** It can't leave as it is, but a forward of it can. */
+    @Transactional
+    public void failAsItIs(Claim claim, Cause cause) {
+        mine(claim).ifPresent(step -> {
+            fail(step, cause);
+            step.because(NOT_AS_IT_IS, cause.advice());
+        });
+    }
+
+    /** Nothing is left to do. */
+    @Transactional
+    public void needless(Claim claim, String why) {
+        mine(claim).ifPresent(step -> {
+            step.settle(StepState.DROPPED, why, clock.instant());
+            counts.settled(step);
+        });
+    }
+
+    private void fail(StepEntity step, Cause cause) {
+        step.settle(StepState.FAILED, cause.words(), clock.instant());
+        step.because(null, cause.advice());
+        counts.settled(step);
         boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
         if (step.kind().handsOn() && !alreadyBack) {
             StepEntity back = new StepEntity(
@@ -140,26 +229,42 @@ class Claims {
 
     /** After a break nobody can judge: an answer is not repeated, a hand-over once, work in a folder looks first. */
     @Transactional
-    public void unknown(UUID id) {
-        unknown(steps.findById(id).orElseThrow());
+    public void unknown(Claim claim) {
+        mine(claim).ifPresent(this::unknown);
     }
 
-    /** The same for steps whose node died while it was doing them. */
+    /** The same for steps whose node gave no sign of life while it was doing them. */
     @Transactional
     public void takeUpAbandoned() {
-        steps.abandoned().forEach(this::unknown);
+        steps.abandoned().stream().filter(step -> !inHand.contains(step.id())).forEach(this::unknown);
     }
 
     private void unknown(StepEntity step) {
-        boolean repeatedBefore = step.note().startsWith(PERHAPS_TWICE);
-        if (step.kind() == Work.REPLY || repeatedBefore) {
+        if (step.kind() == Work.REPLY || step.isPerhapsTwice()) {
             step.settle(
                     StepState.UNCERTAIN,
-                    "nobody can know whether it left: the connection broke at the end",
+                    "nobody can know whether it left: the work broke off at the end",
                     clock.instant());
+            step.because(null, ASK);
+            counts.settled(step);
             return;
         }
+        if (step.kind().leaves()) {
+            step.perhapsTwice();
+        }
         step.become(StepState.READY, step.kind().leaves() ? PERHAPS_TWICE : step.note());
-        step.dueAt(Instant.now());
+        steps.postpone(step.id(), 0);
+    }
+
+    private Optional<StepEntity> mine(Claim claim) {
+        Optional<StepEntity> step = steps.findById(claim.step().id()).filter(s -> isMine(s, claim));
+        if (step.isEmpty()) {
+            LOG.warn("step {} was taken over meanwhile", claim.step().id());
+        }
+        return step;
+    }
+
+    private boolean isMine(StepEntity step, Claim claim) {
+        return step.isClaimedBy(nodes.id(), claim.step().attempts());
     }
 }

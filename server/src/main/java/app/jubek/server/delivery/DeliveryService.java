@@ -1,8 +1,10 @@
 package app.jubek.server.delivery;
 
+import app.jubek.server.platform.Nodes;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.locks.LockSupport;
@@ -18,16 +20,21 @@ import org.springframework.stereotype.Service;
 public class DeliveryService implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(DeliveryService.class);
     private static final int WORKERS = 3;
-    private static final int LISTEN_MS = 2_000;
+
+    /** How long what is being sent may take when the server is to stop. */
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+
     private static final long PAUSE_NANOS = 2_000_000_000L;
 
     private final Worker worker;
     private final Claims claims;
     private final DataSource database;
     private final List<Thread> workers = new ArrayList<>();
+    private final int listenMillis;
     private volatile boolean stopped;
 
-    DeliveryService(Worker worker, Claims claims, DataSource database) {
+    DeliveryService(Worker worker, Claims claims, DataSource database, Nodes nodes) {
+        this.listenMillis = (int) Math.min(2_000, nodes.lease().toMillis() / 4);
         this.worker = worker;
         this.claims = claims;
         this.database = database;
@@ -66,9 +73,10 @@ public class DeliveryService implements DisposableBean {
                 statement.execute("listen " + Outbox.CHANNEL);
                 PGConnection postgres = connection.unwrap(PGConnection.class);
                 while (!stopped) {
-                    if (postgres.getNotifications(LISTEN_MS).length > 0) {
+                    if (postgres.getNotifications(listenMillis).length > 0) {
                         workers.forEach(LockSupport::unpark);
                     }
+                    claims.renew();
                     claims.takeUpAbandoned();
                 }
             } catch (SQLException | RuntimeException away) {
@@ -82,8 +90,10 @@ public class DeliveryService implements DisposableBean {
     public synchronized void destroy() throws InterruptedException {
         stopped = true;
         workers.forEach(LockSupport::unpark);
+        long end = System.nanoTime() + PATIENCE.toNanos();
         for (Thread thread : workers) {
-            thread.join(20_000);
+            thread.join(Math.max(1, (end - System.nanoTime()) / 1_000_000));
         }
+        claims.giveUp();
     }
 }

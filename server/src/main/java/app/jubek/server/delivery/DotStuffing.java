@@ -1,8 +1,8 @@
 package app.jubek.server.delivery;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
-import java.util.List;
 
 /** The octets of a message as DATA carries them (RFC 5321 §4.5.2): a dot that begins a line is doubled. */
 final class DotStuffing {
@@ -14,11 +14,9 @@ final class DotStuffing {
         this.out = out;
     }
 
-    void write(List<byte[]> parts) throws IOException {
-        for (byte[] octets : parts) {
-            for (byte octet : octets) {
-                write(octet);
-            }
+    void write(InputStream octets) throws IOException {
+        for (int octet = octets.read(); octet >= 0; octet = octets.read()) {
+            write((byte) octet);
         }
     }
 

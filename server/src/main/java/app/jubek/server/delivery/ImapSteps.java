@@ -4,11 +4,10 @@ import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
-import app.jubek.server.mailbox.UidCommands;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.util.Optional;
-import org.eclipse.angus.mail.imap.IMAPFolder;
+import java.util.stream.Stream;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
 
@@ -25,114 +24,134 @@ class ImapSteps {
         this.mail = mail;
     }
 
-    /** The message is in no folder where it may be expected. */
-    static final class Gone extends MessagingException {
+    /** There is nothing left to do: somebody moved or deleted the message meanwhile. */
+    static final class Needless extends MessagingException {
         private static final long serialVersionUID = 1L;
 
-        Gone() {
-            super("the message is no longer where it was: somebody moved or deleted it");
+        Needless(String why) {
+            super(why);
         }
     }
 
     void mark(Mailbox mailbox, long message, Step.Mark mark) throws MessagingException {
-        try (IMAPStore store = connections.open(mailbox)) {
-            for (Step.Flag flag : mark.flags()) {
-                flag(store, mail.find(message), flag, true);
+        connected(mailbox, store -> {
+            Fetched.Place place = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                for (String flag : Stream.concat(mark.flags().stream().map(Step.Flag::imap), mark.tags().stream())
+                        .toList()) {
+                    open.commands().flag(place.uid(), flag, true);
+                }
             }
-        }
+        });
     }
 
-    void file(Mailbox mailbox, long message, Step.File file) throws MessagingException {
-        try (IMAPStore store = connections.open(mailbox)) {
-            move(store, mail.find(message), file.folder());
+    /**
+     * Moves a message to a folder. Where somebody else has moved it meanwhile, it is left to them.
+     *
+     * @param repeated an earlier attempt may have got halfway
+     */
+    void file(Mailbox mailbox, long message, Step.File file, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            StoredMail.Stored stored = mail.find(message);
+            boolean inPlace = isInPlace(store, stored);
+            if (!inPlace) {
+                seeWhereItIs(store, stored, file.folder());
+            } else {
+                move(store, stored, file.folder(), repeated);
+            }
+        });
+    }
+
+    private void seeWhereItIs(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
+        Search search = new Search(store, stored);
+        Optional<Fetched.Place> there = search.in(target);
+        if (there.isPresent()) {
+            mail.moved(stored.id(), there.get());
+            return;
         }
+        Fetched.Place elsewhere = search.everywhere().orElseThrow(() -> new Needless("somebody deleted it meanwhile"));
+        mail.moved(stored.id(), elsewhere);
+        throw new Needless("somebody moved it to " + elsewhere.folder() + " meanwhile, and there it stays");
     }
 
     /** After a hand-over that failed for good: back in sight, unread and flagged. */
-    void bringBack(Mailbox mailbox, long message) throws MessagingException {
-        try (IMAPStore store = connections.open(mailbox)) {
-            move(store, mail.find(message), INBOX);
-            StoredMail.Stored now = mail.find(message);
-            flag(store, now, Step.Flag.SEEN, false);
-            flag(store, now, Step.Flag.FLAGGED, true);
+    void bringBack(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            Fetched.Place place = whereabouts(store, message);
+            if (!place.folder().equals(INBOX)) {
+                move(store, mail.find(message), INBOX, repeated);
+            }
+            Fetched.Place now = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, now.folder())) {
+                open.commands().flag(now.uid(), Step.Flag.SEEN.imap(), false);
+                open.commands().flag(now.uid(), Step.Flag.FLAGGED.imap(), true);
+            }
+        });
+    }
+
+    private void connected(Mailbox mailbox, ImapConnections.Work work) throws MessagingException {
+        try {
+            connections.with(mailbox, work);
+        } catch (Needless needless) {
+            throw needless;
+        } catch (MessagingException broken) {
+            throw ImapRefused.of(broken);
         }
     }
 
-    private static void flag(IMAPStore store, StoredMail.Stored stored, Step.Flag flag, boolean on)
-            throws MessagingException {
+    private static boolean isInPlace(IMAPStore store, StoredMail.Stored stored) throws MessagingException {
+        if (!store.getFolder(stored.place().folder()).exists()) {
+            return false;
+        }
         try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
-            open.commands().flag(open.find(stored).orElseThrow(Gone::new), flag.imap(), on);
+            return open.holds(stored.place());
         }
     }
 
-    private void move(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
-        if (stored.place().folder().equals(target)) {
-            return;
+    /** Where the message lies now; noted when it is not where we believed it. */
+    private Fetched.Place whereabouts(IMAPStore store, long message) throws MessagingException {
+        StoredMail.Stored stored = mail.find(message);
+        if (isInPlace(store, stored)) {
+            return stored.place();
         }
+        Fetched.Place elsewhere =
+                new Search(store, stored).everywhere().orElseThrow(() -> new Needless("somebody deleted it meanwhile"));
+        mail.moved(message, elsewhere);
+        return elsewhere;
+    }
+
+    private void move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
+            throws MessagingException {
         Folder into = store.getFolder(target);
         if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
-            throw new MessagingException("the folder \"" + target + "\" can't be made");
+            throw ImapRefused.forGood(
+                    "the folder \"" + target + "\" can't be made", "Make it in your mail program, then try again.");
         }
-        try (OpenFolder source = OpenFolder.of(store, stored.place().folder())) {
-            Optional<Long> uid = source.find(stored);
-            Optional<Fetched.Place> place = Optional.empty();
-            if (uid.isPresent()) {
-                place = moved(store, source.commands(), uid.get(), target);
-            }
-            mail.moved(stored.id(), place.isPresent() ? place.get() : foundIn(store, stored, target));
+        Optional<Fetched.Place> copied = repeated ? new Search(store, stored).in(target) : Optional.empty();
+        Optional<Fetched.Place> place = moved(store, stored, target, copied);
+        if (place.isEmpty()) {
+            place = new Search(store, stored).in(target);
         }
+        mail.moved(stored.id(), place.orElseThrow(() -> new Needless("moved, but the mail server does not say where")));
     }
 
-    private static Optional<Fetched.Place> moved(IMAPStore store, UidCommands source, long uid, String target)
+    private static Optional<Fetched.Place> moved(
+            IMAPStore store, StoredMail.Stored stored, String target, Optional<Fetched.Place> copied)
             throws MessagingException {
-        if (store.hasCapability("MOVE")) {
-            return source.move(uid, target);
+        boolean move = store.hasCapability("MOVE");
+        boolean single = store.hasCapability("UIDPLUS");
+        if (!move && !single) {
+            throw ImapRefused.forGood(
+                    "the mail server can neither move a message nor remove a single one, so nothing was moved",
+                    "Mark such mail instead of filing it, or ask whoever runs the mail server.");
         }
-        if (!store.hasCapability("UIDPLUS")) {
-            throw new MessagingException(
-                    "the mail server can neither move nor expunge a single message, so nothing was moved");
-        }
-        return source.copyAndRemove(uid, target);
-    }
-
-    /** Where an earlier attempt, or a server that does not say, has put it. */
-    private static Fetched.Place foundIn(IMAPStore store, StoredMail.Stored stored, String target)
-            throws MessagingException {
-        try (OpenFolder open = OpenFolder.of(store, target)) {
-            long uid = open.byMessageId(stored).orElseThrow(Gone::new);
-            return new Fetched.Place(target, open.folder().getUIDValidity(), uid);
-        }
-    }
-
-    /** A folder that is closed without expunging: a bare EXPUNGE would remove what others marked as deleted. */
-    private record OpenFolder(IMAPFolder folder, UidCommands commands) implements AutoCloseable {
-        static OpenFolder of(IMAPStore store, String name) throws MessagingException {
-            IMAPFolder folder = (IMAPFolder) store.getFolder(name);
-            if (!folder.exists()) {
-                throw new Gone();
-            }
-            folder.open(Folder.READ_WRITE);
-            return new OpenFolder(folder, new UidCommands(folder));
-        }
-
-        Optional<Long> find(StoredMail.Stored stored) throws MessagingException {
-            if (folder.getUIDValidity() != stored.place().uidValidity()) {
-                return byMessageId(stored);
-            }
+        try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
             long uid = stored.place().uid();
-            return commands.exists(uid) ? Optional.of(uid) : Optional.empty();
-        }
-
-        Optional<Long> byMessageId(StoredMail.Stored stored) throws MessagingException {
-            if (stored.messageId().isEmpty()) {
-                return Optional.empty();
+            if (copied.isPresent() && single) {
+                open.commands().remove(uid);
+                return copied;
             }
-            return commands.withMessageId(stored.messageId().get()).stream().max(Long::compare);
-        }
-
-        @Override
-        public void close() throws MessagingException {
-            folder.close(false);
+            return move ? open.commands().move(uid, target) : open.commands().copyAndRemove(uid, target);
         }
     }
 }

@@ -5,6 +5,6 @@ final class NullSenderRefused extends SmtpFault {
     private static final long serialVersionUID = 1L;
 
     NullSenderRefused(String message) {
-        super(Kind.PERMANENT, message);
+        super(Kind.PERMANENT, message, "");
     }
 }

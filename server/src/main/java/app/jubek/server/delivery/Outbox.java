@@ -11,9 +11,11 @@ import app.jubek.core.step.StepState;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.platform.Refused;
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -28,11 +30,15 @@ public class Outbox {
     static final String CHANNEL = "jubek_steps";
 
     private final StepRepository steps;
+    private final StepOctets octets;
+    private final ForwardInstead forwards;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    Outbox(StepRepository steps, JdbcClient jdbc, Clock clock) {
+    Outbox(StepRepository steps, StepOctets octets, ForwardInstead forwards, JdbcClient jdbc, Clock clock) {
         this.steps = steps;
+        this.octets = octets;
+        this.forwards = forwards;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -55,25 +61,29 @@ public class Outbox {
     public void plan(Plan plan) {
         int position = 0;
         for (PlannedStep planned : plan.planned()) {
-            StepEntity step = entity(plan, planned, position++);
-            step.become(StepState.READY, "");
-            steps.save(step);
-            noteAnswer(planned, step, plan);
+            Made made = make(plan, planned, position++);
+            made.step().become(StepState.READY, "");
+            save(made);
+            noteAnswer(planned, made.step(), plan);
         }
         for (NotDone notDone : plan.notDone()) {
-            StepEntity step = entity(plan, notDone.planned(), position++);
-            String why = notDone.why();
+            Made made = make(plan, notDone.planned(), position++);
             if (notDone.waits()) {
-                step.become(StepState.HELD, why);
+                made.step().held(notDone.reason(), notDone.why());
+                save(made);
+                noteAnswer(notDone.planned(), made.step(), plan);
             } else {
-                step.settle(StepState.WITHHELD, why, clock.instant());
+                made.step().settle(StepState.WITHHELD, notDone.why(), clock.instant());
+                steps.save(made.step());
             }
-            steps.save(step);
         }
         wake();
     }
 
-    private StepEntity entity(Plan plan, PlannedStep planned, int position) {
+    /** A step and, of one that leaves, its octets. */
+    private record Made(StepEntity step, Optional<Composed> composed) {}
+
+    private Made make(Plan plan, PlannedStep planned, int position) {
         Step step = planned.step();
         Work work = Work.of(step.kind());
         String detail = RuleBookJson.write(step).toString();
@@ -82,20 +92,24 @@ public class Outbox {
         boolean canBeComposed = work.handsOn()
                 || plan.original().message().returnPath().address().isPresent();
         if (!work.leaves() || !canBeComposed) {
-            return entity;
+            return new Made(entity, Optional.empty());
         }
         Composed composed = plan.composer().compose(planned, plan.original(), clock.instant());
         String sender =
                 composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
-        return entity.leaving(
-                composed.outgoing().recipient().address(), sender, composed.messageId(), composed.octets());
+        entity.leaving(composed.outgoing().recipient().address(), sender, composed.messageId());
+        return new Made(entity, Optional.of(composed));
+    }
+
+    private void save(Made made) {
+        steps.saveAndFlush(made.step());
+        made.composed().ifPresent(composed -> octets.freeze(made.step().id(), composed.octets()));
     }
 
     private void noteAnswer(PlannedStep planned, StepEntity step, Plan plan) {
         if (step.kind() != Work.REPLY) {
             return;
         }
-        steps.flush();
         Set<String> writers = plan.original().message().writer().map(MailAddress::key).stream()
                 .collect(Collectors.toSet());
         writers.add(MailAddress.of(step.recipient()).key());
@@ -153,25 +167,54 @@ public class Outbox {
                             + " by now, so that can't be done any more.",
                     Map.of());
         }
-        if (act == StepView.Act.DROP) {
-            step.settle(StepState.DROPPED, "dropped by a person", clock.instant());
-        } else {
-            step.become(StepState.READY, "");
-            step.tryAgain();
-            wake();
+        switch (act) {
+            case DROP -> drop(step);
+            case FORWARD_INSTEAD -> {
+                forwards.plan(step);
+                step.settle(StepState.DROPPED, "forwarded instead", clock.instant());
+                wake();
+            }
+            default -> {
+                step.become(StepState.READY, "");
+                step.letGo();
+                steps.postpone(step.id(), 0);
+                wake();
+            }
         }
         return view(steps.save(step));
     }
 
+    /** An answer that was held and is dropped was never given, so the writer may get another. */
+    private void drop(StepEntity step) {
+        if (step.state() == StepState.HELD) {
+            jdbc.sql("delete from reply_ledger where step_id = ?")
+                    .param(step.id())
+                    .update();
+        }
+        step.settle(StepState.DROPPED, "dropped by a person", clock.instant());
+    }
+
     private static List<StepView.Act> acts(StepEntity step) {
+        boolean overruled = step.reason().filter(Outbox::mayBeOverruled).isPresent();
         return switch (step.state()) {
-            case HELD ->
-                step.note().contains(Reason.HOURLY_LIMIT.words())
-                        ? List.of(StepView.Act.LET_GO, StepView.Act.DROP)
-                        : List.of(StepView.Act.DROP);
-            case FAILED, UNCERTAIN -> List.of(StepView.Act.TRY_AGAIN, StepView.Act.DROP);
+            case HELD -> overruled ? List.of(StepView.Act.LET_GO, StepView.Act.DROP) : List.of(StepView.Act.DROP);
+            case FAILED ->
+                step.reason().filter(Claims.NOT_AS_IT_IS::equals).isPresent()
+                        ? List.of(StepView.Act.FORWARD_INSTEAD, StepView.Act.DROP)
+                        : List.of(StepView.Act.TRY_AGAIN, StepView.Act.DROP);
+            case UNCERTAIN -> List.of(StepView.Act.TRY_AGAIN, StepView.Act.DROP);
             default -> List.of();
         };
+    }
+
+    private static boolean mayBeOverruled(String reason) {
+        return Arrays.stream(Reason.values()).anyMatch(r -> r.name().equals(reason) && r.mayBeOverruled());
+    }
+
+    /** How many steps of a mailbox wait for a person. */
+    @Transactional(readOnly = true)
+    public int needsPerson(UUID mailbox) {
+        return steps.countIn(mailbox, Set.of(StepState.HELD, StepState.FAILED, StepState.UNCERTAIN));
     }
 
     private static StepView view(StepEntity step) {
@@ -186,6 +229,7 @@ public class Outbox {
                 step.recipient(),
                 step.state(),
                 step.note(),
+                step.advice(),
                 step.attempts(),
                 step.plannedAt(),
                 step.settledAt(),

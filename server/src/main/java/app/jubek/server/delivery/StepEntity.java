@@ -1,6 +1,8 @@
 package app.jubek.server.delivery;
 
+import app.jubek.core.plan.Reason;
 import app.jubek.core.step.StepState;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -36,7 +38,6 @@ class StepEntity {
     private String recipient = "";
     private String envelopeSender = "";
     private @Nullable String outgoingId;
-    private byte @Nullable [] octets;
 
     @Enumerated(EnumType.STRING)
     private StepState state;
@@ -46,8 +47,16 @@ class StepEntity {
     private Instant plannedAt;
     private @Nullable Instant claimedAt;
     private @Nullable Instant settledAt;
+
+    /** Times at which something is due or runs out are kept by the database's clock alone. */
+    @Column(updatable = false)
     private Instant dueAt;
-    private @Nullable Instant leasedUntil;
+
+    private @Nullable UUID claimedBy;
+    private @Nullable String reason;
+    private String advice = "";
+    private boolean letGo;
+    private boolean perhapsTwice;
 
     protected StepEntity() {}
 
@@ -72,11 +81,10 @@ class StepEntity {
         return this;
     }
 
-    StepEntity leaving(String to, String sender, String messageIdOut, byte[] frozen) {
+    StepEntity leaving(String to, String sender, String messageIdOut) {
         recipient = to;
         envelopeSender = sender;
         outgoingId = messageIdOut;
-        octets = frozen;
         return this;
     }
 
@@ -93,25 +101,37 @@ class StepEntity {
     void settle(StepState next, String why, Instant at) {
         become(next, why);
         settledAt = at;
-        leasedUntil = null;
     }
 
-    void claim(Instant at, Instant until) {
+    void held(Reason why, String words) {
+        become(StepState.HELD, words);
+        reason = why.name();
+    }
+
+    void claim(Instant at, UUID node) {
         state = state.become(StepState.SENDING);
         claimedAt = at;
-        leasedUntil = until;
+        claimedBy = node;
+        reason = null;
+        advice = "";
         attempts++;
     }
 
-    void dueAt(Instant when) {
-        dueAt = when;
-        leasedUntil = null;
+    void because(@Nullable String code, String whatToDo) {
+        reason = code;
+        advice = whatToDo;
     }
 
-    void tryAgain() {
+    /** Set when an attempt broke off where nobody can know; it stays in the record. */
+    void perhapsTwice() {
+        perhapsTwice = true;
+    }
+
+    /** A person wants it done, whatever the limits say. */
+    void letGo() {
+        letGo = true;
         attempts = 0;
         settledAt = null;
-        dueAt(Instant.EPOCH);
     }
 
     UUID id() {
@@ -128,6 +148,14 @@ class StepEntity {
 
     String ruleId() {
         return ruleId;
+    }
+
+    int ordinal() {
+        return ordinal;
+    }
+
+    int position() {
+        return position;
     }
 
     int ruleVersion() {
@@ -158,8 +186,24 @@ class StepEntity {
         return Optional.ofNullable(outgoingId);
     }
 
-    byte[] octets() {
-        return octets == null ? new byte[0] : octets;
+    Optional<String> reason() {
+        return Optional.ofNullable(reason);
+    }
+
+    String advice() {
+        return advice;
+    }
+
+    boolean isLetGo() {
+        return letGo;
+    }
+
+    boolean isPerhapsTwice() {
+        return perhapsTwice;
+    }
+
+    boolean isClaimedBy(UUID node, int attempt) {
+        return state == StepState.SENDING && node.equals(claimedBy) && attempts == attempt;
     }
 
     StepState state() {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface StepRepository extends JpaRepository<StepEntity, UUID> {
@@ -24,6 +25,25 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query(nativeQuery = true, value = """
             select * from step where state = 'SENDING' and leased_until < now() for update skip locked""")
     List<StepEntity> abandoned();
+
+    @Modifying(flushAutomatically = true)
+    @Query(nativeQuery = true, value = """
+            update step set leased_until = now() + :millis * interval '1 millisecond'
+            where id in (:ids) and state = 'SENDING' and claimed_by = :node""")
+    void lease(Collection<UUID> ids, UUID node, long millis);
+
+    @Modifying(flushAutomatically = true)
+    @Query(nativeQuery = true, value = """
+            update step set due_at = now() + :millis * interval '1 millisecond', leased_until = null
+            where id = :id""")
+    void postpone(UUID id, long millis);
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
+            + " and s.outgoingId is not null and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
+    int countLeftByRule(UUID mailbox, String rule, Instant since);
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
+    int countIn(UUID mailbox, Collection<app.jubek.core.step.StepState> states);
 
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.outgoingId is not null"
             + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")

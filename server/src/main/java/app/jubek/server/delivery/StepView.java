@@ -10,6 +10,7 @@ import java.util.UUID;
  *
  * @param words what it does, as a participle
  * @param note why it stands where it stands; empty when there is nothing to say
+ * @param advice what a person can do about it; empty when there is nothing to do
  * @param acts what a person may do with it now
  */
 public record StepView(
@@ -23,6 +24,7 @@ public record StepView(
         String recipient,
         StepState state,
         String note,
+        String advice,
         int attempts,
         Instant plannedAt,
         Optional<Instant> settledAt,
@@ -32,6 +34,7 @@ public record StepView(
     public enum Act {
         LET_GO,
         TRY_AGAIN,
+        FORWARD_INSTEAD,
         DROP
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.server.delivery;
 
+import app.jubek.core.message.Octets;
 import app.jubek.server.mailbox.Fetched;
 import java.util.Optional;
 
@@ -7,13 +8,13 @@ import java.util.Optional;
 public interface StoredMail {
     /**
      * @param place where it lies now, as far as we know
-     * @param messageId for finding it when it lies elsewhere
+     * @param messageId for finding it, with its size, when it lies elsewhere
      */
-    record Stored(long id, Fetched.Place place, Optional<String> messageId) {}
+    record Stored(long id, Fetched.Place place, Optional<String> messageId, long size, String digest) {}
 
     Stored find(long id);
 
-    byte[] octets(long id);
+    Octets octets(long id);
 
     void moved(long id, Fetched.Place place);
 }

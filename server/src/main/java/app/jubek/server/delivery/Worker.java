@@ -1,13 +1,13 @@
 package app.jubek.server.delivery;
 
+import app.jubek.core.message.Octets;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Mailbox;
-import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.ServerTrouble;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
-import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -20,13 +20,15 @@ class Worker {
     private final Claims claims;
     private final ImapSteps imap;
     private final StoredMail mail;
-    private final Mailboxes mailboxes;
+    private final StepOctets octets;
+    private final SmtpSessions sessions;
 
-    Worker(Claims claims, ImapSteps imap, StoredMail mail, Mailboxes mailboxes) {
+    Worker(Claims claims, ImapSteps imap, StoredMail mail, StepOctets octets, SmtpSessions sessions) {
         this.claims = claims;
         this.imap = imap;
         this.mail = mail;
-        this.mailboxes = mailboxes;
+        this.octets = octets;
+        this.sessions = sessions;
     }
 
     /** Returns whether there may be more to do at once. */
@@ -44,27 +46,40 @@ class Worker {
             if (claim.cleared().isPresent()) {
                 send(claim.cleared().get(), step, claim.mailbox());
             } else {
-                inMailbox(step, claim.mailbox());
+                inMailbox(claim);
             }
-            claims.done(step.id());
+            claims.done(claim);
         } catch (SmtpFault fault) {
-            noteFault(step, fault);
-        } catch (ImapSteps.Gone gone) {
-            claims.fail(step.id(), String.valueOf(gone.getMessage()));
-        } catch (IOException | MessagingException broken) {
-            claims.retryOrFail(step.id(), "the mail server can't be reached: " + broken.getMessage());
+            noteFault(claim, fault);
+        } catch (ImapSteps.Needless needless) {
+            claims.needless(claim, String.valueOf(needless.getMessage()));
+        } catch (ImapRefused refused) {
+            if (refused.isForNow()) {
+                claims.retryOrFail(claim, refused.why());
+            } else {
+                claims.fail(claim, refused.why());
+            }
+        } catch (IOException broken) {
+            claims.retryOrFail(
+                    claim, Cause.of(ServerTrouble.words(broken, claim.mailbox().smtp())));
+        } catch (MessagingException broken) {
+            claims.retryOrFail(
+                    claim, Cause.of(ServerTrouble.words(broken, claim.mailbox().imap())));
         } catch (RuntimeException unexpected) {
             LOG.error("step {} broke", step.id(), unexpected);
-            claims.retryOrFail(step.id(), "Jubek failed at it: " + unexpected.getMessage());
+            claims.retryOrFail(claim, Cause.of("Jubek failed at it: " + unexpected.getMessage()));
+        } finally {
+            claims.letGoOf(claim);
         }
     }
 
-    private void noteFault(StepEntity step, SmtpFault fault) {
-        String cause = String.valueOf(fault.getMessage());
+    private void noteFault(Claims.Claim claim, SmtpFault fault) {
+        Cause cause = new Cause(String.valueOf(fault.getMessage()), fault.advice());
         switch (fault.kind()) {
-            case TEMPORARY -> claims.retryOrFail(step.id(), cause);
-            case PERMANENT -> claims.fail(step.id(), cause);
-            case UNKNOWN -> claims.unknown(step.id());
+            case TEMPORARY -> claims.retryOrFail(claim, cause);
+            case PERMANENT -> claims.fail(claim, cause);
+            case NOT_AS_IT_IS -> claims.failAsItIs(claim, cause);
+            case UNKNOWN -> claims.unknown(claim);
             default -> throw new IllegalStateException("no such fault");
         }
     }
@@ -73,37 +88,28 @@ class Worker {
         Outgoing outgoing = cleared.outgoing();
         String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
         String recipient = outgoing.recipient().address();
-        List<byte[]> octets = octets(step);
+        Octets content = content(step);
         try {
-            send(mailbox, sender, recipient, octets);
+            sessions.send(mailbox, sender, recipient, content);
         } catch (NullSenderRefused refused) {
-            send(mailbox, mailbox.own().identity().address(), recipient, octets);
+            sessions.send(mailbox, mailbox.own().identity().address(), recipient, content);
         }
     }
 
-    private void send(Mailbox mailbox, String sender, String recipient, List<byte[]> octets)
-            throws IOException, SmtpFault {
-        String password = mailboxes.password(mailbox.id());
-        try (SmtpSession session = SmtpSession.open(mailbox.smtp(), mailbox.user(), password)) {
-            session.send(sender, recipient, octets);
-        }
+    private Octets content(StepEntity step) {
+        Octets frozen = octets.of(step.id());
+        return step.kind() == Work.REDIRECT ? new Redirected(frozen, mail.octets(step.messageId())) : frozen;
     }
 
-    private List<byte[]> octets(StepEntity step) {
-        return step.kind() == Work.REDIRECT
-                ? List.of(
-                        step.octets(),
-                        app.jubek.core.message.TraceFields.withoutReturnPath(mail.octets(step.messageId())))
-                : List.of(step.octets());
-    }
-
-    private void inMailbox(StepEntity step, Mailbox mailbox) throws MessagingException {
+    private void inMailbox(Claims.Claim claim) throws MessagingException {
+        StepEntity step = claim.step();
+        Mailbox mailbox = claim.mailbox();
         if (step.kind() == Work.BRING_BACK) {
-            imap.bringBack(mailbox, step.messageId());
+            imap.bringBack(mailbox, step.messageId(), claim.isRepeated());
         } else if (StepDetail.step(step) instanceof Step.Mark mark) {
             imap.mark(mailbox, step.messageId(), mark);
         } else if (StepDetail.step(step) instanceof Step.File file) {
-            imap.file(mailbox, step.messageId(), file);
+            imap.file(mailbox, step.messageId(), file, claim.isRepeated());
         }
     }
 }

@@ -3,6 +3,7 @@ package app.jubek.server.evidence;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.server.intake.Messages;
+import app.jubek.server.mailbox.Mailboxes;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -17,19 +18,28 @@ class Corpora {
     private static final int CHUNK = 1_000;
 
     private final Messages messages;
+    private final Mailboxes mailboxes;
     private final Map<UUID, Loaded> loaded = new ConcurrentHashMap<>();
 
-    Corpora(Messages messages) {
+    Corpora(Messages messages, Mailboxes mailboxes) {
         this.messages = messages;
+        this.mailboxes = mailboxes;
     }
 
     private static final class Loaded {
+        private final long epoch;
         private final Corpus corpus = new Corpus(MAX_SETS);
         private long lastId;
+
+        Loaded(long epoch) {
+            this.epoch = epoch;
+        }
     }
 
     Corpus.View since(UUID mailbox, Instant from) {
-        Loaded found = loaded.computeIfAbsent(mailbox, id -> new Loaded());
+        long epoch = mailboxes.evidenceEpoch(mailbox);
+        Loaded found = loaded.compute(
+                mailbox, (id, known) -> known == null || known.epoch != epoch ? new Loaded(epoch) : known);
         synchronized (found) {
             List<PastMessage> more = messages.after(mailbox, found.lastId, CHUNK);
             while (!more.isEmpty()) {

@@ -16,8 +16,9 @@ import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Lease;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.rulebook.RuleBooks;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,14 +34,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Intake implements Arrivals {
     private final MessageRepository messages;
-    private final OctetsRepository octets;
     private final IntakeParts parts;
     private final TransactionTemplate transaction;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    Intake(MessageRepository messages, OctetsRepository octets, IntakeParts parts, TransactionTemplate transaction) {
+    Intake(MessageRepository messages, IntakeParts parts, TransactionTemplate transaction) {
         this.messages = messages;
-        this.octets = octets;
         this.parts = parts;
         this.transaction = transaction;
     }
@@ -55,16 +54,23 @@ public class Intake implements Arrivals {
 
     @Override
     public void setAside(UUID mailbox, Fetched fetched, Lease lease, String cause) {
-        ReadMessage nothing = reading.read(new byte[0]);
+        String digest = TraceFields.digestBelow(fetched.octets());
+        ReadMessage noted = withNote(readable(fetched), "set aside, so no rule looked at it: " + cause);
         transaction.executeWithoutResult(status -> {
             parts.mailboxes().lock(mailbox);
             if (parts.cursors().advance(lease, fetched.place())) {
-                MessageEntity entity = new MessageEntity(
-                        mailbox, fetched, TraceFields.digestBelow(fetched.octets()), Standing.SET_ASIDE);
-                ReadMessage noted = withNote(nothing, "set aside after three attempts: " + cause);
-                store(entity.read(noted), fetched.octets());
+                MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
+                store(entity.read(noted), fetched);
             }
         });
+    }
+
+    private ReadMessage readable(Fetched fetched) {
+        try {
+            return read(fetched).message();
+        } catch (RuntimeException unreadable) {
+            return reading.read(new byte[0]);
+        }
     }
 
     @Override
@@ -76,15 +82,26 @@ public class Intake implements Arrivals {
                 if (known.containsKey(read.digest())) {
                     known.get(read.digest()).locate(read.fetched().place());
                 } else {
-                    MessageEntity entity = new MessageEntity(mailbox, read.fetched(), read.digest(), Standing.PAST);
-                    store(entity.read(read.message()), read.fetched().octets());
+                    past(mailbox, read);
                 }
             }
         });
     }
 
+    private void past(UUID mailbox, Read read) {
+        MessageEntity entity = new MessageEntity(mailbox, read.fetched(), read.digest(), Standing.PAST);
+        ReadMessage message = read.fetched().whole()
+                ? read.message()
+                : withNote(read.message(), "is so large that only its header was read");
+        store(entity.read(message), read.fetched());
+    }
+
     private Read read(Fetched fetched) {
-        return new Read(fetched, reading.read(fetched.octets()), TraceFields.digestBelow(fetched.octets()));
+        try (InputStream in = fetched.octets().open()) {
+            return new Read(fetched, reading.read(in), TraceFields.digestBelow(fetched.octets()));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
     }
 
     private void takeIn(UUID mailboxId, Read read, Lease lease) {
@@ -97,12 +114,17 @@ public class Intake implements Arrivals {
             known.get().locate(read.fetched().place());
             return;
         }
+        if (parts.cursors().isPast(mailboxId, read.fetched())) {
+            past(mailboxId, read);
+            return;
+        }
         MessageEntity entity = store(
                 new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED)
                         .read(noted(mailboxId, read)),
-                read.fetched().octets());
+                read.fetched());
         decide(entity, read);
         parts.mailboxes().messageCame(mailboxId, read.fetched().received());
+        parts.decisions().increment();
     }
 
     private void decide(MessageEntity entity, Read read) {
@@ -150,11 +172,30 @@ public class Intake implements Arrivals {
                 .collect(Collectors.toMap(MessageEntity::digest, m -> m, (first, again) -> first));
     }
 
-    private MessageEntity store(MessageEntity entity, byte[] raw) {
-        MessageEntity saved = messages.save(entity);
-        octets.save(
-                new OctetsEntity(saved.id(), LocalDate.ofInstant(parts.clock().instant(), ZoneOffset.UTC), raw));
+    private MessageEntity store(MessageEntity entity, Fetched fetched) {
+        MessageEntity saved = messages.saveAndFlush(entity);
+        parts.octets().store(saved.id(), fetched.octets());
         return saved;
+    }
+
+    @Override
+    public List<Missing> missing(UUID mailbox, Listing listing) {
+        return parts.whereabouts().missing(mailbox, listing);
+    }
+
+    @Override
+    public void found(long message, Fetched.Place place) {
+        parts.whereabouts().moved(message, place);
+    }
+
+    @Override
+    public void gone(UUID mailbox, List<Long> gone) {
+        parts.whereabouts().gone(mailbox, gone);
+    }
+
+    @Override
+    public List<String> folders(UUID mailbox) {
+        return parts.whereabouts().folders(mailbox);
     }
 
     private ReadMessage noted(UUID mailbox, Read read) {

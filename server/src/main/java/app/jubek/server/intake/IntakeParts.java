@@ -18,5 +18,8 @@ record IntakeParts(
         ReplyLedger ledger,
         SentMail sent,
         Outbox outbox,
+        StoredOctets octets,
+        Whereabouts whereabouts,
+        Decisions decisions,
         InstallationKeys keys,
         Clock clock) {}

@@ -1,11 +1,9 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.message.Attachment;
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
-import app.jubek.core.text.Limits;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.delivery.Outbox;
@@ -33,7 +31,6 @@ class MessageController {
     private final Outbox outbox;
     private final MailboxAccess access;
     private final ShownHtml shownHtml = new ShownHtml();
-    private final MessageReading reading = new MessageReading(Limits.standard());
 
     MessageController(MessageRepository messages, Messages stored, Outbox outbox, MailboxAccess access) {
         this.messages = messages;
@@ -60,7 +57,7 @@ class MessageController {
     MessageView message(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
         access.check(who, mailbox);
         MessageEntity found = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
-        ReadMessage read = reading.read(stored.octets(id));
+        ReadMessage read = stored.read(id);
         List<Long> one = List.of(id);
         return new MessageView(
                 stored.lines(mailbox, one).get(id),
@@ -81,7 +78,7 @@ class MessageController {
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
         access.check(who, mailbox);
         messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
-        String html = reading.read(stored.octets(id)).html().orElseThrow(Refused::notFound);
+        String html = stored.read(id).html().orElseThrow(Refused::notFound);
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "html", StandardCharsets.UTF_8))
                 .header("Content-Security-Policy", MAIL_POLICY)

@@ -55,6 +55,7 @@ class MessageEntity {
     private String[] texts;
 
     private int formVersion;
+    private @Nullable Instant goneAt;
     private int attachments;
     private long size;
 
@@ -78,7 +79,7 @@ class MessageEntity {
         this.digest = digest;
         this.receivedAt = fetched.received();
         this.standing = standing;
-        this.size = fetched.octets().length;
+        this.size = fetched.size();
         locate(place);
     }
 
@@ -109,6 +110,7 @@ class MessageEntity {
         locatedFolder = place.folder();
         locatedValidity = place.uidValidity();
         locatedUid = place.uid();
+        goneAt = null;
     }
 
     long id() {

@@ -19,7 +19,8 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids")
     List<MessageEntity> all(UUID mailbox, Collection<Long> ids);
 
-    @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id > :after order by m.id")
+    @Query(
+            "select m from MessageEntity m where m.mailboxId = :mailbox and m.id > :after and m.goneAt is null order by m.id")
     List<MessageEntity> after(UUID mailbox, long after, Limit limit);
 
     @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")

@@ -2,10 +2,17 @@ package app.jubek.server.intake;
 
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.Searchable;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.Octets;
+import app.jubek.core.message.ReadMessage;
 import app.jubek.core.text.Folding;
+import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.StoredMail;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.platform.Refused;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -19,30 +26,43 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Messages implements StoredMail {
     private final MessageRepository messages;
-    private final OctetsRepository octets;
+    private final StoredOctets octets;
+    private final Whereabouts whereabouts;
+    private final MessageReading reading = new MessageReading(Limits.standard());
 
-    Messages(MessageRepository messages, OctetsRepository octets) {
+    Messages(MessageRepository messages, StoredOctets octets, Whereabouts whereabouts) {
         this.messages = messages;
         this.octets = octets;
+        this.whereabouts = whereabouts;
     }
 
     @Override
     @Transactional(readOnly = true)
     public Stored find(long id) {
         MessageEntity found = messages.findById(id).orElseThrow(Refused::notFound);
-        return new Stored(id, found.place(), found.messageId());
+        return new Stored(id, found.place(), found.messageId(), found.size(), found.digest());
     }
 
     @Override
-    @Transactional(readOnly = true)
-    public byte[] octets(long id) {
-        return octets.findById(id).orElseThrow(Refused::notFound).octets();
+    public Octets octets(long id) {
+        if (!octets.has(id)) {
+            throw Refused.notFound();
+        }
+        return octets.of(id);
+    }
+
+    /** Read anew from its octets; empty when they were cleared away for their age. */
+    ReadMessage read(long id) {
+        try (InputStream in = octets.of(id).open()) {
+            return reading.read(in);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
     }
 
     @Override
-    @Transactional
     public void moved(long id, Fetched.Place place) {
-        messages.findById(id).orElseThrow(Refused::notFound).locate(place);
+        whereabouts.moved(id, place);
     }
 
     /** Messages stored after one, in the order of storing, folded for the corpus. */

@@ -1,6 +1,8 @@
 package app.jubek.server.mailbox;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /** Who takes in what the watcher fetches. */
@@ -13,4 +15,26 @@ public interface Arrivals {
 
     /** Past mail, as evidence: never acted on. */
     void past(UUID mailbox, List<Fetched> messages);
+
+    /** The messages that we believe in a folder and that it does not hold. */
+    List<Missing> missing(UUID mailbox, Listing listing);
+
+    /** A message lies elsewhere: somebody moved it. */
+    void found(long message, Fetched.Place place);
+
+    /** Messages that are in no folder any more leave the evidence. */
+    void gone(UUID mailbox, List<Long> messages);
+
+    /** The folders in which we believe messages. */
+    List<String> folders(UUID mailbox);
+
+    /**
+     * What a folder holds.
+     *
+     * @param next above every UID it has given so far
+     */
+    record Listing(String folder, long uidValidity, long next, Set<Long> uids) {}
+
+    /** A message that is not where it was; without a Message-ID it can't be looked for. */
+    record Missing(long message, Optional<String> messageId, long size) {}
 }

@@ -1,5 +1,6 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.server.platform.JubekProperties;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.time.Clock;
@@ -14,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.slf4j.Logger;
@@ -32,6 +34,7 @@ class FirstReading implements DisposableBean {
     private final ImapConnections connections;
     private final FolderCursors cursors;
     private final Arrivals arrivals;
+    private final JubekProperties properties;
     private final Clock clock;
     private final ExecutorService background = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "first-reading");
@@ -40,10 +43,16 @@ class FirstReading implements DisposableBean {
     });
     private final Set<UUID> running = ConcurrentHashMap.newKeySet();
 
-    FirstReading(ImapConnections connections, FolderCursors cursors, Arrivals arrivals, Clock clock) {
+    FirstReading(
+            ImapConnections connections,
+            FolderCursors cursors,
+            Arrivals arrivals,
+            JubekProperties properties,
+            Clock clock) {
         this.connections = connections;
         this.cursors = cursors;
         this.arrivals = arrivals;
+        this.properties = properties;
         this.clock = clock;
     }
 
@@ -63,12 +72,16 @@ class FirstReading implements DisposableBean {
             FolderCursors.Cursor cursor =
                     cursors.find(mailbox.id(), Watcher.INBOX).orElseThrow();
             UidCommands commands = new UidCommands(folder);
+            Fetching fetching =
+                    new Fetching(commands, properties.largestMessage().toBytes());
             List<Long> uids = pastUids(commands, cursor);
             cursors.readingBegins(mailbox.id(), Watcher.INBOX, uids.size());
             for (int at = 0; at < uids.size(); at += CHUNK) {
+                long began = System.nanoTime();
                 List<Long> chunk = uids.subList(at, Math.min(at + CHUNK, uids.size()));
-                arrivals.past(mailbox.id(), commands.fetch(chunk));
+                fetching.each(chunk, fetched -> arrivals.past(mailbox.id(), fetched));
                 cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
+                giveWay(System.nanoTime() - began);
             }
             cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);
             LOG.info(
@@ -79,6 +92,16 @@ class FirstReading implements DisposableBean {
             LOG.warn("first reading interrupted; it goes on with the next connection: {}", interrupted.toString());
         } finally {
             running.remove(mailbox.id());
+        }
+    }
+
+    /** New mail and the server's other users come first: a third of the time is left to them. */
+    private static void giveWay(long nanos) throws MessagingException {
+        try {
+            TimeUnit.NANOSECONDS.sleep(nanos / 2);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new MessagingException("Jubek stops");
         }
     }
 

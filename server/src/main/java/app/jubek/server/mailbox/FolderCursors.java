@@ -1,5 +1,7 @@
 package app.jubek.server.mailbox;
 
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,6 +24,14 @@ public class FolderCursors {
      */
     record Cursor(long uidValidity, long uid, long baseline, long readBelow) {}
 
+    /**
+     * Where a folder is taken up.
+     *
+     * @param baseline everything up to this UID is past mail
+     * @param actsFrom what came in before is past mail too, whatever its UID
+     */
+    public record Start(long uidValidity, long baseline, Instant actsFrom) {}
+
     /** Progress of the first reading. */
     public record Reading(int total, int done, boolean finished) {}
 
@@ -33,21 +43,34 @@ public class FolderCursors {
                 .optional();
     }
 
-    /** Begins at a baseline: everything up to it is past mail. */
     @Transactional
-    public void begin(UUID mailbox, String folder, long uidValidity, long baseline) {
+    public void begin(UUID mailbox, String folder, Start start) {
         jdbc.sql("""
                         insert into folder_cursor
-                        (mailbox_id, folder, uid_validity, uid, baseline, read_below, reading_total, reading_done)
-                        values (:mailbox, :folder, :validity, :base, :base, :base + 1, 0, 0)
+                        (mailbox_id, folder, uid_validity, uid, baseline, read_below, reading_total, reading_done,
+                         acts_from)
+                        values (:mailbox, :folder, :validity, :base, :base, :base + 1, 0, 0, :from)
                         on conflict (mailbox_id, folder) do update
                         set uid_validity = :validity, uid = :base, baseline = :base, read_below = :base + 1,
-                            reading_total = 0, reading_done = 0""")
+                            reading_total = 0, reading_done = 0, acts_from = :from""")
                 .param("mailbox", mailbox)
                 .param("folder", folder)
-                .param("validity", uidValidity)
-                .param("base", baseline)
+                .param("validity", start.uidValidity())
+                .param("base", start.baseline())
+                .param("from", Timestamp.from(start.actsFrom()))
                 .update();
+    }
+
+    /** Whether a message is past mail though it stands above the baseline. */
+    public boolean isPast(UUID mailbox, Fetched message) {
+        return jdbc.sql("select acts_from > ? from folder_cursor where mailbox_id = ? and folder = ?")
+                .params(
+                        Timestamp.from(message.received()),
+                        mailbox,
+                        message.place().folder())
+                .query(Boolean.class)
+                .optional()
+                .orElse(false);
     }
 
     /**

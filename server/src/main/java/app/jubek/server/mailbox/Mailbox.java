@@ -8,6 +8,14 @@ import java.util.UUID;
  * A mailbox as its features need it; the password is asked for apart.
  *
  * @param hourlyLimit messages it may send within an hour
+ * @param ruleLimit messages one of its rules may send within an hour
  */
 public record Mailbox(
-        UUID id, OwnSide own, ZoneId zone, MailServer imap, MailServer smtp, String user, int hourlyLimit) {}
+        UUID id,
+        OwnSide own,
+        ZoneId zone,
+        MailServer imap,
+        MailServer smtp,
+        String user,
+        int hourlyLimit,
+        int ruleLimit) {}

@@ -39,6 +39,7 @@ class MailboxEntity {
     private byte[] secret;
     private String secretKeyId;
     private int hourlyLimit;
+    private int ruleLimit;
     private String watching;
     private String watchingDetail;
     private @Nullable Instant lastContact;
@@ -64,8 +65,8 @@ class MailboxEntity {
         smtpPort = mailbox.smtp().port();
         userName = mailbox.user();
         hourlyLimit = mailbox.hourlyLimit();
-        secret = password.octets();
-        secretKeyId = password.keyId();
+        ruleLimit = mailbox.ruleLimit();
+        seal(password);
     }
 
     Mailbox mailbox() {
@@ -78,11 +79,17 @@ class MailboxEntity {
                 new MailServer(imapHost, imapPort),
                 new MailServer(smtpHost, smtpPort),
                 userName,
-                hourlyLimit);
+                hourlyLimit,
+                ruleLimit);
     }
 
     Secrets.Sealed password() {
         return new Secrets.Sealed(secretKeyId, secret);
+    }
+
+    void seal(Secrets.Sealed password) {
+        secret = password.octets();
+        secretKeyId = password.keyId();
     }
 
     UUID id() {

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Mailboxes {
     private static final int HOURLY_LIMIT = 200;
+    private static final int RULE_LIMIT = 100;
 
     private final MailboxRepository mailboxes;
     private final Secrets secrets;
@@ -63,6 +64,30 @@ public class Mailboxes {
         return mailboxes.save(entity).id();
     }
 
+    /** Seals passwords anew that were sealed with an older key; returns how many. */
+    @Transactional
+    public int sealAnew() {
+        List<MailboxEntity> old = mailboxes.findAll().stream()
+                .filter(m -> !m.password().keyId().equals(secrets.currentKey()))
+                .toList();
+        old.forEach(m -> m.seal(secrets.seal(secrets.open(m.password()))));
+        return old.size();
+    }
+
+    /** Counts what makes the evidence in memory out of date: mail that left it. */
+    public void evidenceChanged(UUID id) {
+        jdbc.sql("update mailbox set evidence_epoch = evidence_epoch + 1 where id = ?")
+                .param(id)
+                .update();
+    }
+
+    public long evidenceEpoch(UUID id) {
+        return jdbc.sql("select evidence_epoch from mailbox where id = ?")
+                .param(id)
+                .query(Long.class)
+                .single();
+    }
+
     /** Only one transaction at a time decides or sends for a mailbox; to be called inside one. */
     public void lock(UUID id) {
         jdbc.sql("select 1 from mailbox where id = ? for update")
@@ -102,6 +127,7 @@ public class Mailboxes {
                 new MailServer(wanted.imapHost(), wanted.imapPort()),
                 new MailServer(wanted.smtpHost(), wanted.smtpPort()),
                 wanted.user(),
-                wanted.hourlyLimit().orElse(HOURLY_LIMIT));
+                wanted.hourlyLimit().orElse(HOURLY_LIMIT),
+                wanted.ruleLimit().orElse(RULE_LIMIT));
     }
 }

@@ -39,8 +39,8 @@ public class SentMail {
                         .single();
     }
 
-    /** The folder of sent mail, open for reading: by its special use (RFC 6154), else by a usual name. */
-    Optional<IMAPFolder> open(IMAPStore store) throws MessagingException {
+    /** The folder of sent mail: by its special use (RFC 6154), else by a usual name. */
+    Optional<IMAPFolder> find(IMAPStore store) throws MessagingException {
         List<IMAPFolder> all = Arrays.stream(store.getDefaultFolder().list("*"))
                 .map(IMAPFolder.class::cast)
                 .toList();
@@ -55,16 +55,23 @@ public class SentMail {
                     .filter(f -> NAMES.contains(f.getName().toLowerCase(java.util.Locale.ROOT)))
                     .findFirst();
         }
-        if (found.isPresent()) {
-            found.get().open(Folder.READ_ONLY);
-        }
         return found;
     }
 
     /** Reads what was sent since the last time. */
     void read(UUID mailbox, IMAPFolder sent) throws MessagingException {
-        long validity = sent.getUIDValidity();
-        UidCommands commands = new UidCommands(sent);
+        if (!sent.exists()) {
+            return;
+        }
+        sent.open(Folder.READ_ONLY);
+        try {
+            note(mailbox, sent.getUIDValidity(), new UidCommands(sent));
+        } finally {
+            sent.close(false);
+        }
+    }
+
+    private void note(UUID mailbox, long validity, UidCommands commands) throws MessagingException {
         Map<Long, String> fresh = commands.messageIdsAbove(lastUid(mailbox, validity));
         fresh.forEach((uid, messageId) -> jdbc.sql(
                         "insert into sent_message (mailbox_id, uid_validity, uid, message_id) values (?, ?, ?, ?)"

@@ -8,10 +8,13 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -26,6 +29,7 @@ import org.eclipse.angus.mail.imap.protocol.FetchResponse;
 import org.eclipse.angus.mail.imap.protocol.IMAPProtocol;
 import org.eclipse.angus.mail.imap.protocol.IMAPResponse;
 import org.eclipse.angus.mail.imap.protocol.INTERNALDATE;
+import org.eclipse.angus.mail.imap.protocol.RFC822SIZE;
 import org.eclipse.angus.mail.imap.protocol.UID;
 import org.jspecify.annotations.Nullable;
 
@@ -65,13 +69,23 @@ public final class UidCommands {
         return search(criteria);
     }
 
-    /** UIDs of messages with this Message-ID. */
-    public List<Long> withMessageId(String messageId) throws MessagingException {
+    /** UIDs of messages with this Message-ID and, where the size is known, of exactly this size. */
+    public List<Long> like(String messageId, long size) throws MessagingException {
         Argument criteria = new Argument();
         criteria.writeAtom("HEADER");
         criteria.writeAtom("Message-ID");
         criteria.writeString(messageId);
-        return search(criteria);
+        return list(search(criteria)).stream()
+                .filter(listed -> size == 0 || listed.size() == size)
+                .map(Listed::uid)
+                .toList();
+    }
+
+    /** All UIDs of the folder. */
+    Set<Long> all() throws MessagingException {
+        Argument criteria = new Argument();
+        criteria.writeAtom("ALL");
+        return new HashSet<>(search(criteria));
     }
 
     /** The Message-IDs of messages above a UID; messages without one are missing. */
@@ -96,19 +110,57 @@ public final class UidCommands {
                 .anyMatch(r -> uid(r).filter(u -> u == uid).isPresent());
     }
 
-    /** The octets of messages; those that are gone by now are missing. */
-    List<Fetched> fetch(Collection<Long> uids) throws MessagingException {
-        String set = uids.stream().map(String::valueOf).collect(Collectors.joining(","));
-        List<Fetched> all = new ArrayList<>();
-        for (FetchResponse response : fetched("UID FETCH " + set + " (UID INTERNALDATE BODY.PEEK[])")) {
+    /** A message as the folder lists it. */
+    record Listed(Fetched.Place place, Instant received, long size) {
+        long uid() {
+            return place.uid();
+        }
+    }
+
+    /** What was fetched of a message. */
+    record Content(long uid, byte[] octets) {}
+
+    /** Date of arrival and size of messages, in the order asked for; those that are gone by now are missing. */
+    List<Listed> list(Collection<Long> uids) throws MessagingException {
+        Map<Long, Listed> found = new HashMap<>();
+        if (!uids.isEmpty()) {
+            for (FetchResponse response : fetched("UID FETCH " + set(uids) + " (UID INTERNALDATE RFC822.SIZE)")) {
+                uid(response).ifPresent(uid -> found.put(uid, listed(uid, response)));
+            }
+        }
+        return uids.stream().filter(found::containsKey).map(found::get).toList();
+    }
+
+    private Listed listed(long uid, FetchResponse response) {
+        long size = Optional.ofNullable(response.getItem(RFC822SIZE.class))
+                .map(s -> s.size)
+                .orElse(0L);
+        return new Listed(new Fetched.Place(folder.getFullName(), validity(), uid), received(response), size);
+    }
+
+    /** One item of the body of messages, fetched without marking them. */
+    List<Content> contents(Collection<Long> uids, String item) throws MessagingException {
+        List<Content> all = new ArrayList<>();
+        for (FetchResponse response : fetched("UID FETCH " + set(uids) + " (UID " + item + ")")) {
             BODY body = response.getItem(BODY.class);
             Optional<Long> uid = uid(response);
             if (body != null && uid.isPresent()) {
-                Fetched.Place place = new Fetched.Place(folder.getFullName(), folder.getUIDValidity(), uid.get());
-                all.add(new Fetched(place, received(response), octets(body)));
+                all.add(new Content(uid.get(), octets(body)));
             }
         }
         return all;
+    }
+
+    private static String set(Collection<Long> uids) {
+        return uids.stream().map(String::valueOf).collect(Collectors.joining(","));
+    }
+
+    private long validity() {
+        try {
+            return folder.getUIDValidity();
+        } catch (MessagingException closed) {
+            throw new IllegalStateException(closed);
+        }
     }
 
     public void flag(long uid, String flag, boolean on) throws MessagingException {
@@ -123,9 +175,14 @@ public final class UidCommands {
     /** For servers without MOVE: copies one message and removes the original, and it alone. */
     public Optional<Fetched.Place> copyAndRemove(long uid, String target) throws MessagingException {
         Optional<Fetched.Place> place = copied("UID COPY " + uid, target);
+        remove(uid);
+        return place;
+    }
+
+    /** Removes one message for good, and it alone (RFC 4315). */
+    public void remove(long uid) throws MessagingException {
         flag(uid, "\\Deleted", true);
         command("UID EXPUNGE " + uid, null);
-        return place;
     }
 
     private Optional<Fetched.Place> copied(String command, String target) throws MessagingException {

@@ -1,7 +1,10 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.server.platform.Nodes;
+import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,26 +13,40 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class WatchLeases {
     private final JdbcClient jdbc;
-    private final UUID node = UUID.randomUUID();
+    private final UUID node;
+    private final Duration lease;
 
-    WatchLeases(JdbcClient jdbc) {
-        this.jdbc = jdbc;
+    @Autowired
+    WatchLeases(JdbcClient jdbc, Nodes nodes) {
+        this(jdbc, nodes.id(), nodes.lease());
     }
 
-    /** Takes or renews the lease for 45 seconds; empty while another node has it. */
+    WatchLeases(JdbcClient jdbc, UUID node, Duration lease) {
+        this.jdbc = jdbc;
+        this.node = node;
+        this.lease = lease;
+    }
+
+    /** How often it is to be renewed at least. */
+    Duration renewal() {
+        return lease.dividedBy(3);
+    }
+
+    /** Takes or renews the lease; empty while another node has it. */
     @Transactional
     public Optional<Lease> take(UUID mailbox) {
         return jdbc.sql("""
                         insert into watch_lease (mailbox_id, holder, fence, until)
-                        values (:mailbox, :node, 1, now() + interval '45 seconds')
+                        values (:mailbox, :node, 1, now() + :millis * interval '1 millisecond')
                         on conflict (mailbox_id) do update
-                        set holder = :node, until = now() + interval '45 seconds',
+                        set holder = :node, until = now() + :millis * interval '1 millisecond',
                             fence = case when watch_lease.holder = :node then watch_lease.fence
                                          else watch_lease.fence + 1 end
                         where watch_lease.holder = :node or watch_lease.until < now()
                         returning fence""")
                 .param("mailbox", mailbox)
                 .param("node", node)
+                .param("millis", lease.toMillis())
                 .query(Long.class)
                 .optional()
                 .map(fence -> new Lease(mailbox, node, fence));

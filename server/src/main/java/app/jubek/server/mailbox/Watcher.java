@@ -1,10 +1,12 @@
 package app.jubek.server.mailbox;
 
 import app.jubek.server.platform.JubekProperties;
-import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
@@ -24,6 +26,7 @@ final class Watcher implements Runnable {
 
     private static final Logger LOG = LoggerFactory.getLogger(Watcher.class);
     private static final int ATTEMPTS = 3;
+    private static final int SLICE = 50;
 
     private final Mailbox mailbox;
     private final WatchParts parts;
@@ -48,17 +51,19 @@ final class Watcher implements Runnable {
                 } else {
                     pause(Duration.ofSeconds(5));
                 }
-            } catch (AuthenticationFailedException refused) {
-                fault(Watching.SIGN_IN_REFUSED, "The mail server refuses the name or the password.");
-            } catch (DataAccessException | TransactionException away) {
-                fault(Watching.DATABASE_AWAY, "The database does not answer.");
             } catch (MessagingException | RuntimeException broken) {
-                fault(
-                        Watching.UNREACHABLE,
-                        "The mail server " + mailbox.imap().host() + " can't be reached: " + cause(broken));
+                fault(WatchFault.of(broken, mailbox.imap()));
             }
         }
-        parts.leases().giveBack(mailbox.id());
+        giveBack();
+    }
+
+    private void giveBack() {
+        try {
+            parts.leases().giveBack(mailbox.id());
+        } catch (DataAccessException | TransactionException away) {
+            LOG.debug("the lease runs out by itself");
+        }
     }
 
     void stop() {
@@ -89,7 +94,7 @@ final class Watcher implements Runnable {
             begin(folder);
             open = Optional.of(folder);
             boolean idle = store.hasCapability("IDLE");
-            Optional<IMAPFolder> sent = parts.sent().open(store);
+            Optional<IMAPFolder> sent = parts.sent().find(store);
             while (!stopped) {
                 Optional<Lease> lease = parts.leases().take(mailbox.id());
                 if (lease.isEmpty()) {
@@ -98,7 +103,9 @@ final class Watcher implements Runnable {
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
-                takeIn(folder, lease.get());
+                if (!takeIn(folder, lease.get())) {
+                    return;
+                }
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, "");
                 faults = 0;
                 await(folder, idle);
@@ -110,20 +117,29 @@ final class Watcher implements Runnable {
 
     private void begin(IMAPFolder folder) throws MessagingException {
         Optional<FolderCursors.Cursor> cursor = parts.cursors().find(mailbox.id(), INBOX);
-        boolean known = cursor.filter(c -> c.uidValidity() == validity(folder)).isPresent();
-        if (!known) {
-            long next = folder.getUIDNext() > 0 ? folder.getUIDNext() : 1;
-            parts.cursors().begin(mailbox.id(), INBOX, folder.getUIDValidity(), next - 1);
+        long validity = folder.getUIDValidity();
+        long last = Math.max(folder.getUIDNext(), 1) - 1;
+        if (cursor.isEmpty()) {
+            parts.cursors().begin(mailbox.id(), INBOX, new FolderCursors.Start(validity, last, Instant.EPOCH));
+        } else if (cursor.get().uidValidity() != validity) {
+            LOG.warn("the inbox of {} was numbered anew; known mail is recognised by its content", mailbox.id());
+            parts.cursors().begin(mailbox.id(), INBOX, renumbered(folder, validity, last));
         }
         parts.firstReading().start(mailbox);
     }
 
-    private static long validity(IMAPFolder folder) {
-        try {
-            return folder.getUIDValidity();
-        } catch (MessagingException closed) {
-            return -1;
-        }
+    /** After all UIDs were given out anew: what came in after the last message we know is new, all else is past. */
+    private FolderCursors.Start renumbered(IMAPFolder folder, long validity, long last) throws MessagingException {
+        MailboxStatus status = parts.mailboxes().status(mailbox.id());
+        Instant known = status.lastMessageAt().or(status::lastContact).orElse(Instant.EPOCH);
+        UidCommands commands = new UidCommands(folder);
+        LocalDate day = LocalDate.ofInstant(known.minus(Duration.ofDays(1)), ZoneOffset.UTC);
+        long baseline = commands.list(commands.since(day)).stream()
+                .filter(listed -> !listed.received().isBefore(known))
+                .mapToLong(UidCommands.Listed::uid)
+                .min()
+                .orElse(last + 1);
+        return new FolderCursors.Start(validity, baseline - 1, known);
     }
 
     private void await(IMAPFolder folder, boolean idle) throws MessagingException {
@@ -135,18 +151,36 @@ final class Watcher implements Runnable {
         }
     }
 
-    private void takeIn(IMAPFolder folder, Lease lease) throws MessagingException {
+    /** Takes in what is new, in order; returns false when the lease was lost or the watcher is to stop. */
+    private boolean takeIn(IMAPFolder folder, Lease lease) throws MessagingException {
         UidCommands commands = new UidCommands(folder);
+        Fetching fetching = new Fetching(commands, properties.largestMessage().toBytes());
         long from = parts.cursors().find(mailbox.id(), INBOX).orElseThrow().uid();
-        for (long uid : commands.above(from)) {
-            if (stopped) {
-                return;
+        List<Long> fresh = commands.above(from);
+        long renewed = System.nanoTime();
+        for (int at = 0; at < fresh.size(); at += SLICE) {
+            if (System.nanoTime() - renewed > parts.leases().renewal().toNanos()) {
+                if (!parts.leases().take(mailbox.id()).filter(lease::equals).isPresent()) {
+                    return false;
+                }
+                renewed = System.nanoTime();
             }
-            commands.fetch(List.of(uid)).forEach(message -> takeIn(message, lease));
+            if (stopped) {
+                return false;
+            }
+            fetching.each(
+                    fresh.subList(at, Math.min(at + SLICE, fresh.size())),
+                    fetched -> fetched.forEach(message -> takeIn(message, lease)));
         }
+        return true;
     }
 
     private void takeIn(Fetched message, Lease lease) {
+        if (!message.whole()) {
+            String larger = "it is larger than " + properties.largestMessage().toMegabytes() + " MB";
+            parts.arrivals().setAside(mailbox.id(), message, lease, larger);
+            return;
+        }
         for (int attempt = 1; attempt <= ATTEMPTS; attempt++) {
             try {
                 parts.arrivals().arrived(mailbox.id(), message, lease);
@@ -154,21 +188,21 @@ final class Watcher implements Runnable {
             } catch (org.springframework.dao.DataAccessResourceFailureException | TransactionException away) {
                 throw away;
             } catch (RuntimeException unreadable) {
-                int times = parts.cursors().failed(mailbox.id(), message.place(), cause(unreadable));
+                int times = parts.cursors().failed(mailbox.id(), message.place(), ServerTrouble.cause(unreadable));
                 LOG.warn("message {} of {} failed {} times", message.place().uid(), mailbox.id(), times, unreadable);
                 if (times >= ATTEMPTS) {
-                    parts.arrivals().setAside(mailbox.id(), message, lease, cause(unreadable));
+                    parts.arrivals().setAside(mailbox.id(), message, lease, ServerTrouble.cause(unreadable));
                     return;
                 }
             }
         }
     }
 
-    private void fault(Watching state, String detail) {
+    private void fault(WatchFault fault) {
         faults++;
-        LOG.warn("watching {}: {}", mailbox.own().identity().address(), detail);
+        LOG.warn("watching {}: {}", mailbox.id(), fault.words());
         try {
-            parts.mailboxes().report(mailbox.id(), state, detail);
+            parts.mailboxes().report(mailbox.id(), fault.state(), fault.words());
         } catch (DataAccessException | TransactionException away) {
             LOG.warn("and the database does not answer");
         }
@@ -181,13 +215,5 @@ final class Watcher implements Runnable {
         while (!stopped && System.nanoTime() < end) {
             LockSupport.parkNanos(Math.min(end - System.nanoTime(), 200_000_000L));
         }
-    }
-
-    private static String cause(Exception broken) {
-        Throwable root = broken;
-        while (root.getCause() != null) {
-            root = root.getCause();
-        }
-        return root.getMessage() == null ? root.getClass().getSimpleName() : root.getMessage();
     }
 }

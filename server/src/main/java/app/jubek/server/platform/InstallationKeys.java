@@ -8,6 +8,7 @@ import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
 import java.util.Base64;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** The installation's keys, each in a file of its own outside the database, readable by its owner only. */
@@ -31,6 +32,19 @@ public class InstallationKeys {
             return Base64.getDecoder().decode(Files.readString(file).strip());
         } catch (IOException failed) {
             throw new UncheckedIOException("the key " + file + " can't be read or written", failed);
+        }
+    }
+
+    /** The highest number N for which there is a key "name-N"; 1 when there is none yet. */
+    int newest(String name) {
+        try (Stream<Path> files = Files.isDirectory(folder) ? Files.list(folder) : Stream.of()) {
+            return files.map(file -> file.getFileName().toString())
+                    .filter(file -> file.matches(name + "-\\d{1,6}"))
+                    .mapToInt(file -> Integer.parseInt(file.substring(name.length() + 1)))
+                    .max()
+                    .orElse(1);
+        } catch (IOException failed) {
+            throw new UncheckedIOException("the keys in " + folder + " can't be listed", failed);
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.util.unit.DataSize;
 
 /**
  * Everything that can be set; described for people in {@code docs/configuration.md}.
@@ -14,6 +15,10 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param pollInterval how often a watched folder is asked even when nothing was announced
  * @param reconnectAfter pauses before connecting again; the last one repeats
  * @param retryAfter pauses before a step is tried again; after the last one it has failed
+ * @param lease how long what a node has taken in hand stays its own without a sign of life
+ * @param keepMail how long octets and evidence are kept
+ * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
+ * @param largestMessage larger messages are set aside unread
  */
 @ConfigurationProperties("jubek")
 public record JubekProperties(
@@ -21,6 +26,10 @@ public record JubekProperties(
         Duration pollInterval,
         List<Duration> reconnectAfter,
         List<Duration> retryAfter,
+        Duration lease,
+        Duration keepMail,
+        Duration upkeepInterval,
+        DataSize largestMessage,
         @Nullable FirstMailbox mailbox,
         @Nullable FirstAccount account,
         @Nullable Demo demo) {
@@ -50,7 +59,8 @@ public record JubekProperties(
             int smtpPort,
             String user,
             String password,
-            Optional<Integer> hourlyLimit) {}
+            Optional<Integer> hourlyLimit,
+            Optional<Integer> ruleLimit) {}
 
     /** The first account; made when there is none yet. */
     public record FirstAccount(String signIn, String name, Optional<String> password) {}

@@ -7,10 +7,11 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import org.springframework.stereotype.Component;
 
-/** The clock by which mail is judged: real time, and in the demo real time plus an offset. */
+/** The clock by which mail is judged: the database's time, and in the demo that plus an offset. */
 @Component
 public class MovableClock extends Clock {
     private volatile Duration offset = Duration.ZERO;
+    private volatile Duration correction = Duration.ZERO;
 
     public void moveBy(Duration newOffset) {
         offset = newOffset;
@@ -20,9 +21,18 @@ public class MovableClock extends Clock {
         return offset;
     }
 
+    /** How far the database's clock is ahead of this machine's. */
+    Duration correction() {
+        return correction;
+    }
+
+    void correctBy(Duration ahead) {
+        correction = ahead;
+    }
+
     @Override
     public Instant instant() {
-        return Instant.now().plus(offset);
+        return Instant.now().plus(correction).plus(offset);
     }
 
     @Override
@@ -32,6 +42,6 @@ public class MovableClock extends Clock {
 
     @Override
     public Clock withZone(ZoneId zone) {
-        return Clock.offset(Clock.system(zone), offset);
+        return Clock.offset(Clock.system(zone), correction.plus(offset));
     }
 }

@@ -10,10 +10,13 @@ import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
 import org.springframework.stereotype.Component;
 
-/** Mail passwords at rest: AES-256-GCM under a key that is kept outside the database; the key's name goes with them. */
+/**
+ * Mail passwords at rest: AES-256-GCM under a key that is kept outside the database; the key's name goes with them. The
+ * key file with the highest number seals; older ones only open.
+ */
 @Component
 public class Secrets {
-    private static final String CURRENT_KEY = "secrets-1";
+    private static final String KEY = "secrets";
     private static final int NONCE = 12;
     private static final int TAG_BITS = 128;
 
@@ -26,15 +29,20 @@ public class Secrets {
     /** What is stored. */
     public record Sealed(String keyId, byte[] octets) {}
 
+    public String currentKey() {
+        return KEY + "-" + keys.newest(KEY);
+    }
+
     public Sealed seal(String secret) {
         byte[] nonce = new byte[NONCE];
         new SecureRandom().nextBytes(nonce);
-        byte[] sealed = run(Cipher.ENCRYPT_MODE, CURRENT_KEY, nonce, secret.getBytes(StandardCharsets.UTF_8));
+        String keyId = currentKey();
+        byte[] sealed = run(Cipher.ENCRYPT_MODE, keyId, nonce, secret.getBytes(StandardCharsets.UTF_8));
         byte[] octets = ByteBuffer.allocate(NONCE + sealed.length)
                 .put(nonce)
                 .put(sealed)
                 .array();
-        return new Sealed(CURRENT_KEY, octets);
+        return new Sealed(keyId, octets);
     }
 
     public String open(Sealed sealed) {

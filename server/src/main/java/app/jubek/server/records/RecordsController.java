@@ -49,6 +49,15 @@ public class RecordsController {
                 .toList();
     }
 
+    record Waiting(int steps) {}
+
+    /** How many steps wait for a person. */
+    @GetMapping("/api/mailboxes/{mailbox}/records/waiting")
+    Waiting waiting(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        return new Waiting(outbox.needsPerson(mailbox));
+    }
+
     @PostMapping("/api/mailboxes/{mailbox}/steps/{step}/{act}")
     StepView act(
             @AuthenticationPrincipal SignedIn who,

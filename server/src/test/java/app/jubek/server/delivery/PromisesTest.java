@@ -3,7 +3,10 @@ package app.jubek.server.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.step.StepState;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Nodes;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -17,6 +20,12 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Autowired
     private StepRepository steps;
+
+    @Autowired
+    private Nodes nodes;
+
+    @Autowired
+    private Mailboxes mailboxes;
 
     @Autowired
     private JdbcClient jdbc;
@@ -34,75 +43,110 @@ class PromisesTest extends app.jubek.server.ServerContext {
                         returning id""").param(mailbox).query(Long.class).single();
     }
 
-    /** A step that was being done when its node died: claimed, with a lease that has run out. */
-    private UUID abandoned(Work kind, String note) {
+    /** A step that a node is doing. */
+    private StepEntity inHand(Work kind, UUID node, boolean perhapsTwice) {
         StepEntity step = new StepEntity(mailbox, message, kind, 0, "{\"do\":\"file\",\"folder\":\"X\"}", Instant.now())
                 .by("r", 1, "r", 0)
-                .leaving("duty@ostrel-gardens.example", "", "<id@x.example>", new byte[0]);
-        step.become(StepState.READY, note);
-        step.claim(Instant.now(), Instant.now().minusSeconds(1));
-        return steps.save(step).id();
+                .leaving("duty@ostrel-gardens.example", "", "<id@x.example>");
+        step.become(StepState.READY, "");
+        step.claim(Instant.now(), node);
+        if (perhapsTwice) {
+            step.perhapsTwice();
+        }
+        return steps.save(step);
     }
 
-    private StepEntity afterwards(UUID id) {
-        return steps.findById(id).orElseThrow();
+    private Claims.Claim mine(Work kind, boolean perhapsTwice) {
+        StepEntity step = inHand(kind, nodes.id(), perhapsTwice);
+        return new Claims.Claim(step, mailboxes.find(mailbox), Optional.empty());
     }
 
+    private Claims.Claim mine(Work kind) {
+        return mine(kind, false);
+    }
+
+    private StepEntity afterwards(Claims.Claim claim) {
+        return steps.findById(claim.step().id()).orElseThrow();
+    }
+
+    /** Given up for lost only when its node has not been heard of for as long as its lease. */
     @Test
-    void aReplyWhoseEndNobodySawIsUncertainAndNeverRepeatedByItself() {
-        UUID id = abandoned(Work.REPLY, "");
+    void aReplyWhoseNodeDiedIsUncertainAndNeverRepeatedByItself() {
+        StepEntity step = inHand(Work.REPLY, UUID.randomUUID(), false);
+        jdbc.sql("update step set leased_until = now() + interval '1 minute' where id = ?")
+                .param(step.id())
+                .update();
         claims.takeUpAbandoned();
-        assertThat(afterwards(id).state()).isEqualTo(StepState.UNCERTAIN);
-        assertThat(afterwards(id).note()).contains("nobody can know");
+        assertThat(steps.findById(step.id()).orElseThrow().state()).isEqualTo(StepState.SENDING);
+        jdbc.sql("update step set leased_until = now() - interval '1 second' where id = ?")
+                .param(step.id())
+                .update();
+        claims.takeUpAbandoned();
+        StepEntity after = steps.findById(step.id()).orElseThrow();
+        assertThat(after.state()).isEqualTo(StepState.UNCERTAIN);
+        assertThat(after.advice()).contains("Ask the recipient");
     }
 
     @Test
     void aHandOverWhoseEndNobodySawIsRepeatedOnceUnderTheSameMessageIdAndSaysSo() {
-        UUID id = abandoned(Work.REDIRECT, "");
-        claims.unknown(id);
-        StepEntity again = afterwards(id);
-        assertThat(again.note()).startsWith("perhaps twice");
+        Claims.Claim claim = mine(Work.REDIRECT);
+        claims.unknown(claim);
+        StepEntity again = afterwards(claim);
+        assertThat(again.isPerhapsTwice()).isTrue();
         assertThat(again.outgoingId()).contains("<id@x.example>");
         assertThat(again.state()).isIn(StepState.READY, StepState.SENDING, StepState.SENT, StepState.WITHHELD);
     }
 
     @Test
     void aHandOverThatBrokeOffTwiceIsUncertain() {
-        UUID id = abandoned(Work.FORWARD, Claims.PERHAPS_TWICE);
-        claims.unknown(id);
-        assertThat(afterwards(id).state()).isEqualTo(StepState.UNCERTAIN);
+        Claims.Claim claim = mine(Work.FORWARD, true);
+        claims.unknown(claim);
+        assertThat(afterwards(claim).state()).isEqualTo(StepState.UNCERTAIN);
+    }
+
+    /** A node that was asleep and wakes up must not write over what was made of its step meanwhile. */
+    @Test
+    void aNodeWhoseStepWasTakenOverChangesNothing() {
+        Claims.Claim claim = mine(Work.FORWARD);
+        jdbc.sql("update step set claimed_by = ?, attempts = 2 where id = ?")
+                .params(UUID.randomUUID(), claim.step().id())
+                .update();
+        claims.fail(claim, Cause.of("550 no"));
+        claims.done(claim);
+        assertThat(afterwards(claim).state()).isEqualTo(StepState.SENDING);
     }
 
     @Test
     void aStepThatFailsForGoodBringsItsMessageBackOnceHoweverManyRecipientsFailed() {
-        UUID one = abandoned(Work.REDIRECT, "");
-        UUID two = abandoned(Work.FORWARD, "");
-        claims.fail(one, "550 no");
-        claims.fail(two, "550 no");
+        Claims.Claim one = mine(Work.REDIRECT);
+        claims.fail(one, new Cause("550 no", "Check the address."));
+        claims.fail(mine(Work.FORWARD), Cause.of("550 no"));
         assertThat(jdbc.sql("select count(*) from step where message_id = ? and kind = 'BRING_BACK'")
                         .param(message)
                         .query(Integer.class)
                         .single())
                 .isEqualTo(1);
         assertThat(afterwards(one).state()).isEqualTo(StepState.FAILED);
+        assertThat(afterwards(one).advice()).isEqualTo("Check the address.");
     }
 
     @Test
     void aReplyThatFailsBringsNothingBack() {
-        claims.fail(abandoned(Work.REPLY, ""), "550 no");
+        claims.fail(mine(Work.REPLY), Cause.of("550 no"));
         assertThat(steps.existsByMessageIdAndKind(message, Work.BRING_BACK)).isFalse();
     }
 
     @Test
     void aStepIsTriedAgainAfterItsPausesAndThenFails() {
-        UUID id = abandoned(Work.REPLY, "");
-        claims.retryOrFail(id, "451 busy");
-        assertThat(afterwards(id).state()).isIn(StepState.READY, StepState.WITHHELD);
-        jdbc.sql("update step set attempts = 9, state = 'SENDING' where id = ?")
-                .param(id)
-                .update();
-        claims.retryOrFail(id, "451 busy");
-        assertThat(afterwards(id).state()).isEqualTo(StepState.FAILED);
-        assertThat(afterwards(id).note()).contains("given up after 9 attempts");
+        Claims.Claim claim = mine(Work.REPLY);
+        claims.retryOrFail(claim, Cause.of("451 busy"));
+        assertThat(afterwards(claim).state()).isIn(StepState.READY, StepState.WITHHELD);
+        StepEntity last = inHand(Work.REPLY, nodes.id(), false);
+        jdbc.sql("update step set attempts = 9 where id = ?").param(last.id()).update();
+        StepEntity tired = steps.findById(last.id()).orElseThrow();
+        Claims.Claim lastOne = new Claims.Claim(tired, mailboxes.find(mailbox), Optional.empty());
+        claims.retryOrFail(lastOne, Cause.of("451 busy"));
+        assertThat(afterwards(lastOne).state()).isEqualTo(StepState.FAILED);
+        assertThat(afterwards(lastOne).note()).contains("given up after 9 attempts");
     }
 }

@@ -3,6 +3,7 @@ package app.jubek.server.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import app.jubek.core.message.Octets;
 import app.jubek.server.mailbox.MailServer;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -29,7 +30,7 @@ class SmtpSessionTest {
                 session.send(
                         "a@x.example",
                         "b@y.example",
-                        List.of("Subject: s\r\n\r\n".getBytes(), body.getBytes(StandardCharsets.UTF_8)));
+                        Octets.of(("Subject: s\r\n\r\n" + body).getBytes(StandardCharsets.UTF_8)));
             }
         });
         thread.join(5_000);
@@ -91,13 +92,15 @@ class SmtpSessionTest {
     /** RFC 6152: 8-bit content needs a server that says it takes it. */
     @Test
     void eightBitContentIsNotSentToAServerThatTakesNone() throws Exception {
-        assertThat(send("ü", "220 hi", "250 x", "drop").getMessage()).contains("forward it instead");
+        SmtpFault fault = send("ü", "220 hi", "250 x", "drop");
+        assertThat(fault.kind()).isEqualTo(SmtpFault.Kind.NOT_AS_IT_IS);
+        assertThat(fault.advice()).contains("Forward it instead");
     }
 
     @Test
     void aDotAfterABareLineEndIsNotSmuggledThrough() throws Exception {
         assertThat(send("x\n.\r\nMAIL FROM:<evil@x.example>", "220 hi", "250 x", "drop")
                         .kind())
-                .isEqualTo(SmtpFault.Kind.PERMANENT);
+                .isEqualTo(SmtpFault.Kind.NOT_AS_IT_IS);
     }
 }

@@ -2,6 +2,8 @@ package app.jubek.server.mailbox;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -27,9 +29,9 @@ class LeaseTest extends app.jubek.server.ServerContext {
                         insert into mailbox (id, address, display_name, addresses, domains, zone, imap_host, imap_port, smtp_host, smtp_port,
                         user_name, secret, secret_key_id, hourly_limit, watching, watching_detail)
                         values (?, ?, '', '{}', '{}', 'UTC', 'x', 1, 'x', 1, 'u', '', 'k', 1, 'STARTING', '')""").params(mailbox, "lease-" + mailbox + "@x.example").update();
-        cursors.begin(mailbox, "INBOX", 7, 10);
-        one = new WatchLeases(jdbc);
-        two = new WatchLeases(jdbc);
+        cursors.begin(mailbox, "INBOX", new FolderCursors.Start(7, 10, Instant.EPOCH));
+        one = new WatchLeases(jdbc, UUID.randomUUID(), Duration.ofSeconds(45));
+        two = new WatchLeases(jdbc, UUID.randomUUID(), Duration.ofSeconds(45));
     }
 
     @org.junit.jupiter.api.AfterEach

@@ -8,17 +8,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.util.unit.DataSize;
 
 class SecretsTest {
     @TempDir
     private Path folder;
 
     private InstallationKeys keys() {
-        return new InstallationKeys(
-                new JubekProperties(folder, Duration.ofSeconds(1), List.of(), List.of(), null, null, null));
+        Duration any = Duration.ofSeconds(1);
+        return new InstallationKeys(new JubekProperties(
+                folder, any, List.of(), List.of(), any, any, any, DataSize.ofMegabytes(1), null, null, null));
     }
 
     private Secrets secrets() {
@@ -45,6 +48,14 @@ class SecretsTest {
         Secrets.Sealed good = secrets().seal("hornbeam");
         Files.delete(folder.resolve("keys/secrets-1"));
         assertThatThrownBy(() -> secrets().open(good)).hasMessageContaining("was the key file replaced?");
+    }
+
+    @Test
+    void theNewestKeySealsAndOlderOnesStillOpen() throws IOException {
+        Secrets.Sealed old = secrets().seal("hornbeam");
+        Files.writeString(folder.resolve("keys/secrets-2"), Base64.getEncoder().encodeToString(new byte[32]));
+        assertThat(secrets().seal("hornbeam").keyId()).isEqualTo("secrets-2");
+        assertThat(secrets().open(old)).isEqualTo("hornbeam");
     }
 
     @Test

@@ -1,0 +1,88 @@
+package app.jubek.server.delivery;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.Octets;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.outgoing.Composed;
+import app.jubek.core.outgoing.Composer;
+import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.safety.HopMark;
+import app.jubek.core.step.Step;
+import app.jubek.core.step.StepState;
+import app.jubek.core.text.Limits;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.InstallationKeys;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Plans a forward in the place of a redirect that can't leave as it is: to the same recipient, by the same rule. */
+@Component
+class ForwardInstead {
+    private final StepRepository steps;
+    private final StepOctets octets;
+    private final StoredMail mail;
+    private final Mailboxes mailboxes;
+    private final InstallationKeys keys;
+    private final Clock clock;
+    private final MessageReading reading = new MessageReading(Limits.standard());
+
+    ForwardInstead(
+            StepRepository steps,
+            StepOctets octets,
+            StoredMail mail,
+            Mailboxes mailboxes,
+            InstallationKeys keys,
+            Clock clock) {
+        this.steps = steps;
+        this.octets = octets;
+        this.mail = mail;
+        this.mailboxes = mailboxes;
+        this.keys = keys;
+        this.clock = clock;
+    }
+
+    void plan(StepEntity redirect) {
+        Mailbox mailbox = mailboxes.find(redirect.mailboxId());
+        Step.Forward forward = new Step.Forward(List.of(MailAddress.of(redirect.recipient())), "");
+        PlannedStep planned = new PlannedStep(
+                new RuleId(redirect.ruleId()),
+                redirect.ruleVersion(),
+                redirect.ruleName(),
+                redirect.ordinal(),
+                forward);
+        Composer composer = new Composer(mailbox.own(), new HopMark(keys.key("hop-mark")), mailbox.zone());
+        Composed composed = composer.compose(planned, original(redirect.messageId()), clock.instant());
+        String sender =
+                composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
+        StepEntity entity = new StepEntity(
+                        redirect.mailboxId(),
+                        redirect.messageId(),
+                        Work.FORWARD,
+                        redirect.position(),
+                        RuleBookJson.write(forward).toString(),
+                        clock.instant())
+                .by(redirect.ruleId(), redirect.ruleVersion(), redirect.ruleName(), redirect.ordinal())
+                .leaving(redirect.recipient(), sender, composed.messageId());
+        entity.become(StepState.READY, "in place of a redirect that could not leave as it was");
+        steps.saveAndFlush(entity);
+        octets.freeze(entity.id(), composed.octets());
+    }
+
+    private Composer.Original original(long message) {
+        Octets stored = mail.octets(message);
+        try (InputStream in = stored.open()) {
+            ReadMessage read = reading.read(in);
+            return new Composer.Original(read, stored, mail.find(message).digest());
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}
