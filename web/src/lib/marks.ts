@@ -1,10 +1,26 @@
-/** Marks in plain words: "read, flagged and “school-2026”". */
-export function marksInWords(flags: string[], tags: string[]): string {
-  const marks = [
-    ...flags.map((flag) => (flag === '\\Seen' ? 'read' : 'flagged')),
-    ...tags.map((tag) => `“${tag}”`),
-  ];
-  return marks.length < 2
-    ? marks.join('')
-    : `${marks.slice(0, -1).join(', ')} and ${marks[marks.length - 1]}`;
+export interface Span {
+  start: number;
+  end: number;
+}
+
+export interface Piece {
+  text: string;
+  marked: boolean;
+}
+
+/** Cuts a text at its marks (UTF-16 units, half open, sorted, not overlapping). */
+export function pieces(text: string, marks: Span[]): Piece[] {
+  const all: Piece[] = [];
+  let at = 0;
+  for (const mark of marks) {
+    if (mark.start > at) {
+      all.push({ text: text.slice(at, mark.start), marked: false });
+    }
+    all.push({ text: text.slice(mark.start, mark.end), marked: true });
+    at = mark.end;
+  }
+  if (at < text.length) {
+    all.push({ text: text.slice(at), marked: false });
+  }
+  return all;
 }

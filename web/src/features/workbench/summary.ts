@@ -1,4 +1,4 @@
-import { marksInWords } from '../../lib/marks';
+import { marksInWords } from '../../lib/flags';
 import { isTest, meant, type Criterion, type Draft, type Item, type Step } from './model';
 
 /** One line for criteria that are not in hand. */

@@ -1,4 +1,4 @@
-import { marksInWords } from '../../../lib/marks';
+import { marksInWords } from '../../../lib/flags';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';

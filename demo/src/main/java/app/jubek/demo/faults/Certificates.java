@@ -19,6 +19,7 @@ import javax.net.ssl.KeyManagerFactory;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.SSLSocket;
 import org.bouncycastle.asn1.x500.X500Name;
+import org.bouncycastle.asn1.x509.BasicConstraints;
 import org.bouncycastle.asn1.x509.Extension;
 import org.bouncycastle.asn1.x509.GeneralName;
 import org.bouncycastle.asn1.x509.GeneralNames;
@@ -28,9 +29,10 @@ import org.bouncycastle.cert.jcajce.JcaX509v3CertificateBuilder;
 import org.bouncycastle.operator.OperatorCreationException;
 import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
 
-/** A valid and an expired certificate for 127.0.0.2, made anew by every process that is asked for them. */
+/** A valid and an expired certificate for 127.0.0.2 by an authority, made anew by every process that needs them. */
 public final class Certificates {
     private static final char[] PASSWORD = "simulated".toCharArray();
+    private static final X500Name AUTHORITY = new X500Name("CN=Simulated authority");
     private static final X500Name NAME = new X500Name("CN=post-office.example");
 
     private final Path folder;
@@ -39,20 +41,19 @@ public final class Certificates {
     /** A key and its certificate. */
     private record Own(KeyPair keys, X509Certificate certificate) {}
 
-    private record Made(Own valid, Own expired) {}
+    private record Made(Own authority, Own valid, Own expired) {}
 
     public Certificates(Path folder) {
         this.folder = folder;
     }
 
-    /** A store of both, for a client that is to trust them. */
+    /** A store of the authority's certificate, for a client that is to trust it. */
     public synchronized Path trusted() throws IOException {
         Path store = folder.resolve("trusted.p12");
         Files.createDirectories(folder);
         try (OutputStream out = Files.newOutputStream(store)) {
             KeyStore trusted = empty();
-            trusted.setCertificateEntry("valid", made().valid().certificate());
-            trusted.setCertificateEntry("expired", made().expired().certificate());
+            trusted.setCertificateEntry("authority", made().authority().certificate());
             trusted.store(out, PASSWORD);
         } catch (GeneralSecurityException failed) {
             throw new IOException(failed);
@@ -82,33 +83,51 @@ public final class Certificates {
     private synchronized Made made() throws IOException {
         if (made == null) {
             Instant now = Instant.now();
-            made = new Made(own(now.plus(Duration.ofDays(30))), own(now.minus(Duration.ofDays(1))));
+            KeyPair keys = pair();
+            Own authority = new Own(keys, certificate(AUTHORITY, keys, keys, now.plus(Duration.ofDays(30))));
+            made = new Made(
+                    authority,
+                    signed(keys, now.plus(Duration.ofDays(30))),
+                    signed(keys, now.minus(Duration.ofDays(1))));
         }
         return made;
     }
 
-    private static Own own(Instant until) throws IOException {
+    private static Own signed(KeyPair authority, Instant until) throws IOException {
+        KeyPair keys = pair();
+        return new Own(keys, certificate(NAME, keys, authority, until));
+    }
+
+    private static X509Certificate certificate(X500Name name, KeyPair keys, KeyPair authority, Instant until)
+            throws IOException {
         try {
-            KeyPairGenerator generator = KeyPairGenerator.getInstance("EC");
-            generator.initialize(256);
-            KeyPair keys = generator.generateKeyPair();
             JcaX509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                    NAME,
+                    AUTHORITY,
                     BigInteger.valueOf(until.toEpochMilli()),
                     Date.from(until.minus(Duration.ofDays(60))),
                     Date.from(until),
-                    NAME,
+                    name,
                     keys.getPublic());
-            builder.addExtension(
-                    Extension.subjectAlternativeName,
-                    false,
-                    new GeneralNames(new GeneralName(GeneralName.iPAddress, "127.0.0.2")));
-            return new Own(
-                    keys,
-                    new JcaX509CertificateConverter()
-                            .getCertificate(builder.build(
-                                    new JcaContentSignerBuilder("SHA256withECDSA").build(keys.getPrivate()))));
+            if (name.equals(AUTHORITY)) {
+                builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(true));
+            } else {
+                GeneralName address = new GeneralName(GeneralName.iPAddress, "127.0.0.2");
+                builder.addExtension(Extension.subjectAlternativeName, false, new GeneralNames(address));
+            }
+            return new JcaX509CertificateConverter()
+                    .getCertificate(builder.build(
+                            new JcaContentSignerBuilder("SHA256withECDSA").build(authority.getPrivate())));
         } catch (GeneralSecurityException | OperatorCreationException | CertIOException failed) {
+            throw new IOException(failed);
+        }
+    }
+
+    private static KeyPair pair() throws IOException {
+        try {
+            KeyPairGenerator generator = KeyPairGenerator.getInstance("EC");
+            generator.initialize(256);
+            return generator.generateKeyPair();
+        } catch (GeneralSecurityException failed) {
             throw new IOException(failed);
         }
     }

@@ -58,6 +58,9 @@ final class SmtpTalk {
     private boolean content() throws IOException {
         String before = "\r\n";
         String line = client.line();
+        if (struck(Stage.SMTP_CONTENT, "")) {
+            return false;
+        }
         while (!(line.equals(".\r\n") && before.endsWith("\r\n"))) {
             if (line.isEmpty()) {
                 return false;

@@ -6,6 +6,8 @@ enum Stage {
     SMTP_GREETING,
     /** A command line of the client, before the server sees it. */
     SMTP_COMMAND,
+    /** The client is in the middle of the content. */
+    SMTP_CONTENT,
     /** The client has sent the final dot; the server has not seen it. */
     SMTP_BEFORE_DOT,
     /** The server has taken the message; the client has no answer yet. */

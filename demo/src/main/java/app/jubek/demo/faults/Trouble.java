@@ -16,7 +16,7 @@ public enum Trouble {
     SMTP_HANGS_AT_GREETING(Fault.hold(Stage.SMTP_GREETING, "")),
     SMTP_HANGS_BEFORE_MAIL(Fault.hold(Stage.SMTP_COMMAND, "^MAIL FROM")),
     SMTP_HANGS_AFTER_DOT(Fault.hold(Stage.SMTP_AFTER_DOT, "")),
-    DROPPED_BEFORE_DOT(Fault.drop(Stage.SMTP_BEFORE_DOT, "")),
+    DROPPED_BEFORE_DOT(Fault.drop(Stage.SMTP_CONTENT, "")),
     DROPPED_AFTER_DOT(Fault.drop(Stage.SMTP_AFTER_DOT, "")),
     NO_EIGHT_BIT(Fault.rewrite("^250-8BITMIME\\r\\n", "")),
     STARTTLS_STRIPPED(Fault.rewrite("^250-STARTTLS\\r\\n| STARTTLS\\b", "")),
@@ -44,7 +44,7 @@ public enum Trouble {
             Fault.rewrite("\\[READ-WRITE\\]", "[READ-ONLY]"),
             Fault.answer(Stage.IMAP_COMMAND, "^\\S+ UID (STORE|MOVE|EXPUNGE)", "NO the folder is read-only")),
     TOO_MANY_CONNECTIONS(
-            Fault.answer(Stage.IMAP_GREETING, "^[3-9]$", "* BYE [LIMIT] too many connections of this user")),
+            Fault.answer(Stage.IMAP_GREETING, "^([4-9]|\\d\\d)$", "* BYE [LIMIT] too many connections of this user")),
     IMAP_HANGS_AT_FETCH(Fault.hold(Stage.IMAP_ANSWER, "UID FETCH \\S+ .*BODY.PEEK\\[\\]")),
     IMAP_HANGS_BEFORE_MOVE(Fault.hold(Stage.IMAP_COMMAND, "UID MOVE")),
     IMAP_HANGS_AFTER_MOVE(Fault.hold(Stage.IMAP_ANSWER, "UID MOVE")),

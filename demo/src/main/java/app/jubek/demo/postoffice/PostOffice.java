@@ -70,7 +70,9 @@ public final class PostOffice implements AutoCloseable {
         control.start();
     }
 
-    private void breakOff() {
+    /** Breaks every connection off. */
+    public void breakOff() {
+        smtpRelay.ifPresent(Relay::dropAll);
         imapRelay.ifPresent(Relay::dropAll);
     }
 
@@ -78,9 +80,25 @@ public final class PostOffice implements AutoCloseable {
         return clock;
     }
 
+    /** As after a restore from a backup: another UIDVALIDITY, other UIDs. */
+    public void renumber(String address, String folder) {
+        mailboxes.renumber(address, folder);
+        breakOff();
+    }
+
+    /** A store of the certificates that TLS is spoken with. */
+    public Path trustedCertificates() throws IOException {
+        return certificates.trusted();
+    }
+
     /** What is to go wrong. */
     public FaultBench bench() {
         return bench;
+    }
+
+    /** Takes a message as if it had come by SMTP, past everything that is to go wrong. */
+    public void deliver(String from, String to, byte[] octets) {
+        smtp.take(from, to, octets);
     }
 
     /** Makes mailboxes that are to exist before any mail comes in. */

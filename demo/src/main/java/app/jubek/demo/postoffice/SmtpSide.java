@@ -52,6 +52,22 @@ final class SmtpSide {
         server.stop();
     }
 
+    /** Delivers a message with the trace fields on top. */
+    void take(String from, String to, byte[] octets) {
+        Instant now = clock.instant();
+        mailboxes.deliver(to, traced("localhost", from, to, octets, now), now);
+    }
+
+    private static byte[] traced(String helo, String from, String recipient, byte[] octets, Instant now) {
+        String trace = "Return-Path: <" + from + ">\r\n"
+                + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
+                + "\tfor <" + recipient + ">; " + DATE.format(now.atOffset(ZoneOffset.UTC)) + "\r\n";
+        ByteArrayOutputStream whole = new ByteArrayOutputStream(octets.length + trace.length());
+        whole.writeBytes(trace.getBytes(StandardCharsets.US_ASCII));
+        whole.writeBytes(octets);
+        return whole.toByteArray();
+    }
+
     private final class Handler implements MessageHandler {
         private final MessageContext context;
         private final List<String> recipients = new ArrayList<>();
@@ -75,8 +91,9 @@ final class SmtpSide {
         public String data(InputStream content) throws IOException {
             byte[] octets = content.readAllBytes();
             Instant now = clock.instant();
+            String helo = context.getHelo().orElse("unknown");
             for (String recipient : recipients) {
-                mailboxes.deliver(recipient, traced(octets, recipient, now), now);
+                mailboxes.deliver(recipient, traced(helo, from, recipient, octets, now), now);
             }
             arrivals.accepted(octets);
             return "accepted";
@@ -85,17 +102,6 @@ final class SmtpSide {
         @Override
         public void done() {
             recipients.clear();
-        }
-
-        private byte[] traced(byte[] octets, String recipient, Instant now) {
-            String helo = context.getHelo().orElse("unknown");
-            String trace = "Return-Path: <" + from + ">\r\n"
-                    + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
-                    + "\tfor <" + recipient + ">; " + DATE.format(now.atOffset(ZoneOffset.UTC)) + "\r\n";
-            ByteArrayOutputStream whole = new ByteArrayOutputStream(octets.length + trace.length());
-            whole.writeBytes(trace.getBytes(StandardCharsets.US_ASCII));
-            whole.writeBytes(octets);
-            return whole.toByteArray();
         }
     }
 }

@@ -1,0 +1,150 @@
+package app.jubek.e2e.promises;
+
+import static app.jubek.e2e.promises.Bench.EDUCATION;
+import static app.jubek.e2e.promises.Bench.VISITS;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The server is killed at the worst moments and started again; nothing is lost, nothing is answered twice. */
+class KillTest {
+    private static final int BACKLOG = 1_700;
+
+    private static Bench bench;
+    private static Node node;
+
+    @BeforeAll
+    static void open() throws IOException {
+        bench = new Bench("kill");
+        node = bench.start();
+    }
+
+    @AfterAll
+    static void close() {
+        bench.close();
+    }
+
+    /** Kills the server while conversations stand still, then lets the world go on. */
+    private static void killWhileWaiting(int conversations) {
+        Bench.await("it stands still", () -> bench.faults().waiting() >= conversations);
+        killAndStartAgain();
+    }
+
+    private static void killAndStartAgain() {
+        node.kill();
+        bench.faults().clear();
+        node = bench.start();
+    }
+
+    private static void oncePerMessage(String subject) {
+        assertThat(bench.count("select count(*) from message where subject = '" + subject + "'"))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void afterFetching() {
+        bench.faults().call("imap-hangs-at-fetch", 1);
+        bench.write("tour fetched", "x");
+        killWhileWaiting(1);
+        Bench.step(node, "tour fetched", "REDIRECT", "SENT");
+        oncePerMessage("tour fetched");
+        assertThat(bench.mail(EDUCATION, "INBOX", "tour fetched")).hasSize(1);
+    }
+
+    /** All three workers are kept busy, so that the fourth message is planned and nothing more. */
+    @Test
+    void afterPlanning() {
+        bench.faults().call("smtp-hangs-before-mail", 3);
+        for (int i = 1; i <= 3; i++) {
+            bench.writeAnew("question busy " + i);
+        }
+        Bench.await("all are busy", () -> bench.faults().waiting() == 3);
+        bench.write("tour planned", "x");
+        Bench.step(node, "tour planned", "REDIRECT", "READY");
+        killWhileWaiting(3);
+        assertThat(Bench.step(node, "tour planned", "REDIRECT", "SENT")
+                        .get("note")
+                        .stringValue())
+                .isEmpty();
+        assertThat(bench.mail(EDUCATION, "INBOX", "tour planned")).hasSize(1);
+    }
+
+    @Test
+    void beforeMailFrom() {
+        bench.faults().call("smtp-hangs-before-mail", 1);
+        bench.write("tour before mail", "x");
+        killWhileWaiting(1);
+        assertThat(Bench.step(node, "tour before mail", "REDIRECT", "SENT")
+                        .get("note")
+                        .stringValue())
+                .startsWith("perhaps twice");
+        assertThat(bench.mail(EDUCATION, "INBOX", "tour before mail")).hasSize(1);
+    }
+
+    @Test
+    void afterTheFinalDot() {
+        bench.faults().call("smtp-hangs-after-dot", 2);
+        bench.deliver(Bench.letter("dot@school.example", "group after dot", "x"));
+        killWhileWaiting(2);
+        Bench.step(node, "group after dot", "REDIRECT", "SENT");
+        Bench.step(node, "group after dot", "REPLY", "UNCERTAIN");
+        List<String> copies = bench.mail(EDUCATION, "INBOX", "group after dot");
+        assertThat(copies).hasSize(2);
+        assertThat(copies)
+                .extracting(m -> Bench.field(m, "Resent-Message-ID"))
+                .containsOnly(Bench.field(copies.get(0), "Resent-Message-ID"));
+        assertThat(bench.mail("dot@school.example", "INBOX")).hasSize(1);
+    }
+
+    @Test
+    void duringAMove() {
+        for (String moment : List.of("before", "after")) {
+            bench.faults().call("imap-hangs-" + moment + "-move", 1);
+            bench.write("seeds " + moment + " move", "x");
+            killWhileWaiting(1);
+            Bench.step(node, "seeds " + moment + " move", "FILE", "SENT");
+            assertThat(bench.mail(VISITS, "Seeds", "seeds " + moment + " move")).hasSize(1);
+            assertThat(bench.mail(VISITS, "INBOX", "seeds " + moment + " move")).isEmpty();
+        }
+    }
+
+    /** A week's mail at once; killed in the middle of taking it in. */
+    @Test
+    void duringABacklogOf1700Messages() {
+        node.kill();
+        for (int i = 0; i < BACKLOG; i++) {
+            bench.deliver(Bench.letter("p" + i + "@school.example", "tour " + i, "x"));
+        }
+        node = bench.start();
+        Bench.await("some are taken in", () -> taken() > BACKLOG / 4);
+        killAndStartAgain();
+        Bench.await("all are handed on", Duration.ofMinutes(3), () -> sent() == BACKLOG);
+        assertThat(taken()).isEqualTo(BACKLOG);
+        List<String> arrived = bench.mail(EDUCATION, "INBOX").stream()
+                .filter(m -> Bench.field(m, "Subject").matches("tour \\d+"))
+                .map(m -> Bench.field(m, "Resent-Message-ID"))
+                .toList();
+        assertThat(new HashSet<>(arrived)).hasSize(BACKLOG);
+        long perhapsTwice = bench.count("select count(*) from step where perhaps_twice");
+        assertThat(arrived.size() - BACKLOG).as("repeats are recorded").isLessThanOrEqualTo((int) perhapsTwice);
+        assertThat(bench.count("select count(*) from (select received_at, lag(received_at) over (order by id) as before"
+                        + " from message where subject ~ '^tour [0-9]+$') m where before > received_at"))
+                .as("taken in in order")
+                .isZero();
+    }
+
+    private static long taken() {
+        return bench.count("select count(*) from message where subject ~ '^tour [0-9]+$'");
+    }
+
+    private static long sent() {
+        return bench.count("select count(*) from step s join message m on m.id = s.message_id"
+                + " where m.subject ~ '^tour [0-9]+$' and s.state = 'SENT'");
+    }
+}

@@ -1,0 +1,108 @@
+package app.jubek.e2e.promises;
+
+import jakarta.mail.Folder;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.Transport;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Properties;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.IMAPStore;
+
+/** The post office as the demo runs it, a process of its own. */
+final class PostOfficeProcess implements AutoCloseable {
+    private final Path data;
+    private final int smtp = freePort();
+    private final int imap = freePort();
+    private final int control = freePort();
+    private Process process;
+
+    PostOfficeProcess(Path data) throws IOException {
+        this.data = data;
+        start();
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    void start() throws IOException {
+        process = new ProcessBuilder(
+                        "java",
+                        "-Xshare:auto",
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "app.jubek.demo.postoffice.PostOffice",
+                        "--data",
+                        data.toString(),
+                        "--smtp",
+                        "" + smtp,
+                        "--imap",
+                        "" + imap,
+                        "--control",
+                        "" + control,
+                        "--password",
+                        "ostrel")
+                .redirectErrorStream(true)
+                .start();
+        BufferedReader out =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        for (String line = out.readLine(); line != null; line = out.readLine()) {
+            if (line.startsWith("post office:")) {
+                return;
+            }
+        }
+        throw new IllegalStateException("the post office did not start");
+    }
+
+    void send(String subject) throws MessagingException {
+        Properties properties = new Properties();
+        properties.put("mail.smtp.host", "127.0.0.1");
+        properties.put("mail.smtp.port", "" + smtp);
+        MimeMessage message = new MimeMessage(Session.getInstance(properties));
+        message.setFrom(new InternetAddress(Bench.ANNA));
+        message.setRecipient(Message.RecipientType.TO, new InternetAddress(Bench.VISITS));
+        message.setSubject(subject);
+        message.setText("x");
+        Transport.send(message);
+    }
+
+    /** UIDVALIDITY, UID and subject of all that lies in the inbox. */
+    String inbox() throws MessagingException {
+        try (IMAPStore store = (IMAPStore) Session.getInstance(new Properties()).getStore("imap")) {
+            store.connect("127.0.0.1", imap, Bench.VISITS, "ostrel");
+            IMAPFolder inbox = (IMAPFolder) store.getFolder("INBOX");
+            inbox.open(Folder.READ_ONLY);
+            StringBuilder all = new StringBuilder().append(inbox.getUIDValidity());
+            for (Message message : inbox.getMessages()) {
+                all.append(' ').append(inbox.getUID(message)).append(' ').append(message.getSubject());
+            }
+            return all.toString();
+        }
+    }
+
+    void kill() throws IOException {
+        process.destroyForcibly();
+        try {
+            process.waitFor();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}
