@@ -5,8 +5,6 @@ import static app.jubek.e2e.promises.Bench.VISITS;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.time.Duration;
-import java.util.HashSet;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -14,8 +12,6 @@ import org.junit.jupiter.api.Test;
 
 /** The server is killed at the worst moments and started again; nothing is lost, nothing is answered twice. */
 class KillTest {
-    private static final int BACKLOG = 1_700;
-
     private static Bench bench;
     private static Node node;
 
@@ -112,39 +108,5 @@ class KillTest {
             assertThat(bench.mail(VISITS, "Seeds", "seeds " + moment + " move")).hasSize(1);
             assertThat(bench.mail(VISITS, "INBOX", "seeds " + moment + " move")).isEmpty();
         }
-    }
-
-    /** A week's mail at once; killed in the middle of taking it in. */
-    @Test
-    void duringABacklogOf1700Messages() {
-        node.kill();
-        for (int i = 0; i < BACKLOG; i++) {
-            bench.deliver(Bench.letter("p" + i + "@school.example", "tour " + i, "x"));
-        }
-        node = bench.start();
-        Bench.await("some are taken in", () -> taken() > BACKLOG / 4);
-        killAndStartAgain();
-        Bench.await("all are handed on", Duration.ofMinutes(3), () -> sent() == BACKLOG);
-        assertThat(taken()).isEqualTo(BACKLOG);
-        List<String> arrived = bench.mail(EDUCATION, "INBOX").stream()
-                .filter(m -> Bench.field(m, "Subject").matches("tour \\d+"))
-                .map(m -> Bench.field(m, "Resent-Message-ID"))
-                .toList();
-        assertThat(new HashSet<>(arrived)).hasSize(BACKLOG);
-        long perhapsTwice = bench.count("select count(*) from step where perhaps_twice");
-        assertThat(arrived.size() - BACKLOG).as("repeats are recorded").isLessThanOrEqualTo((int) perhapsTwice);
-        assertThat(bench.count("select count(*) from (select received_at, lag(received_at) over (order by id) as before"
-                        + " from message where subject ~ '^tour [0-9]+$') m where before > received_at"))
-                .as("taken in in order")
-                .isZero();
-    }
-
-    private static long taken() {
-        return bench.count("select count(*) from message where subject ~ '^tour [0-9]+$'");
-    }
-
-    private static long sent() {
-        return bench.count("select count(*) from step s join message m on m.id = s.message_id"
-                + " where m.subject ~ '^tour [0-9]+$' and s.state = 'SENT'");
     }
 }
