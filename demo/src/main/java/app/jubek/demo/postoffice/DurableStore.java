@@ -203,6 +203,16 @@ final class DurableStore implements Store {
         }
     }
 
+    static byte[] octets(StoredMessage message) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            message.getMimeMessage().writeTo(out);
+        } catch (IOException | MessagingException failed) {
+            throw new UncheckedIOException(new IOException(failed));
+        }
+        return out.toByteArray();
+    }
+
     private static final class Recorder implements FolderListener {
         private final MailFolder folder;
         private final FolderJournal journal;
@@ -248,16 +258,6 @@ final class DurableStore implements Store {
         @Override
         public void mailboxDeleted() {
             journal.delete();
-        }
-
-        private static byte[] octets(StoredMessage message) {
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            try {
-                message.getMimeMessage().writeTo(out);
-            } catch (IOException | MessagingException failed) {
-                throw new UncheckedIOException(new IOException(failed));
-            }
-            return out.toByteArray();
         }
     }
 }

@@ -83,6 +83,12 @@ final class Mailboxes extends Managers {
         return Optional.ofNullable(folders.getFolder(named(address), name));
     }
 
+    List<byte[]> raw(String address, String name) {
+        return folder(address, name).map(MailFolder::getMessages).orElse(List.of()).stream()
+                .map(DurableStore::octets)
+                .toList();
+    }
+
     /** As after a restore from a backup: another UIDVALIDITY, other UIDs. */
     void renumber(String address, String name) {
         store.renumber(folder(address, name).orElseThrow());

@@ -101,6 +101,11 @@ public final class PostOffice implements AutoCloseable {
         smtp.take(from, to, octets);
     }
 
+    /** The octets of every message in a folder; empty when there is no such folder. */
+    public List<byte[]> raw(String address, String folder) {
+        return mailboxes.raw(address, folder);
+    }
+
     /** Makes mailboxes that are to exist before any mail comes in. */
     public void open(List<String> addresses) {
         addresses.forEach(mailboxes::named);

@@ -4,11 +4,9 @@ import app.jubek.demo.faults.FaultBench;
 import app.jubek.demo.postoffice.PostOffice;
 import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.Folder;
-import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.Store;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.ServerSocket;
@@ -176,17 +174,11 @@ final class Bench implements AutoCloseable {
         }
     }
 
-    /** The messages of a folder, raw. */
+    /** The messages of a folder, raw; as the post office keeps them, since to ask by IMAP for thousands takes long. */
     List<String> mail(String address, String name) {
-        return imap(address, name, (store, opened) -> {
-            List<String> all = new ArrayList<>();
-            for (Message message : opened.isOpen() ? opened.getMessages() : new Message[0]) {
-                ByteArrayOutputStream out = new ByteArrayOutputStream();
-                message.writeTo(out);
-                all.add(out.toString(StandardCharsets.UTF_8));
-            }
-            return all;
-        });
+        return office.raw(address, name).stream()
+                .map(octets -> new String(octets, StandardCharsets.UTF_8))
+                .toList();
     }
 
     List<String> mail(String address, String name, String subject) {
