@@ -12,6 +12,13 @@ export PG_PORT="${PG_PORT:-8484}"
 say() { printf '%s\n' "$*"; }
 die() { printf 'jubek: %s\n' "$*" >&2; exit 1; }
 
+# Where the keys lie: as the server reads it from the environment or the settings.
+data_dir() {
+  local settings="${JUBEK_SETTINGS:-$ROOT/jubek.properties}" set=""
+  [[ ! -f $settings ]] || set="$(sed -n 's/^ *jubek\.data-dir *= *//p' "$settings" | tail -1)"
+  echo "${JUBEK_DATADIR:-${set:-$LOCAL/jubek}}"
+}
+
 need_tools() {
   command -v java >/dev/null || die "java is missing: install a JDK 17 (Debian: apt-get install openjdk-17-jdk-headless)"
   command -v mvn >/dev/null || die "mvn is missing: install Maven (Debian: apt-get install maven)"
@@ -28,6 +35,14 @@ need_package() { # package, file that shows it is there
   export DEBIAN_FRONTEND=noninteractive
   apt-get update -qq
   apt-get install -y -qq --no-install-recommends "$1" >/dev/null
+}
+
+# Open data that checks read; it holds real addresses of long ago, so it is installed and never committed.
+need_datasets() {
+  local mark="$ROOT/datasets/node_modules/.package-lock.json"
+  [[ -f $mark && ! $ROOT/datasets/package-lock.json -nt $mark ]] && return 0
+  say "installing the open data sets"
+  (cd "$ROOT/datasets" && npm ci --ignore-scripts --no-audit --no-fund --loglevel=error >/dev/null)
 }
 
 need_free_port() { # port, what for, variable

@@ -7,6 +7,9 @@ create table node (
 alter table mailbox add rule_limit int not null default 100;
 alter table mailbox add evidence_epoch bigint not null default 0;
 
+-- Set by bin/restore: what came in before may have been acted on after the backup was taken.
+alter table mailbox add restored_at timestamptz;
+
 -- Messages that came in before acts_from are evidence only: set when the folder's UIDs were given out anew.
 alter table folder_cursor add acts_from timestamptz not null default '-infinity';
 

@@ -34,9 +34,10 @@ public enum Reason {
     OUTSIDE("the address lies outside our own domains and has not agreed to get mail", ""),
     HOURLY_LIMIT("the mailbox has sent as many messages as it may in one hour", ""),
     RULE_LIMIT("the rule has sent as many messages as it may in one hour", ""),
-    OVER_LATE("it came in more than a day ago, and an answer so late may surprise", "");
+    OVER_LATE("it came in more than a day ago, and an answer so late may surprise", ""),
+    RESTORED("it came in before the database was restored, so it may have left already", "");
 
-    private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE);
+    private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED);
 
     private final String words;
     private final String source;

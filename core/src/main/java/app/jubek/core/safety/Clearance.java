@@ -2,6 +2,7 @@ package app.jubek.core.safety;
 
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Reason;
+import java.util.Optional;
 
 /** The last look, immediately before something leaves: the world may have changed since it was planned. */
 public final class Clearance {
@@ -12,8 +13,10 @@ public final class Clearance {
      *
      * @param ruleOn the rule is still there and switched on
      * @param letGo a person has looked at it and let it go, whatever the limits say
+     * @param beforeRestoring the message came in before the database was restored from a backup
      */
-    public record Now(OwnSide own, boolean ruleOn, boolean letGo, Flow ofMailbox, Flow ofRule) {}
+    public record Now(
+            OwnSide own, boolean ruleOn, boolean letGo, boolean beforeRestoring, Flow ofMailbox, Flow ofRule) {}
 
     /**
      * What left within the last hour.
@@ -44,12 +47,19 @@ public final class Clearance {
         if (handedOn && !now.own().isInside(outgoing.recipient())) {
             return new Verdict.Hold(Reason.OUTSIDE);
         }
-        if (!now.letGo() && now.ofRule().isFull()) {
-            return new Verdict.Hold(Reason.RULE_LIMIT);
+        return unlessLetGo(now).<Verdict>map(Verdict.Hold::new).orElse(new Verdict.Clear(new Cleared(outgoing)));
+    }
+
+    private static Optional<Reason> unlessLetGo(Now now) {
+        if (now.letGo()) {
+            return Optional.empty();
         }
-        if (!now.letGo() && now.ofMailbox().isFull()) {
-            return new Verdict.Hold(Reason.HOURLY_LIMIT);
+        if (now.beforeRestoring()) {
+            return Optional.of(Reason.RESTORED);
         }
-        return new Verdict.Clear(new Cleared(outgoing));
+        if (now.ofRule().isFull()) {
+            return Optional.of(Reason.RULE_LIMIT);
+        }
+        return now.ofMailbox().isFull() ? Optional.of(Reason.HOURLY_LIMIT) : Optional.empty();
     }
 }

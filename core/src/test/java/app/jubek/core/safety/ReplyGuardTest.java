@@ -191,6 +191,11 @@ class ReplyGuardTest {
         return Clearance.look(
                 outgoing,
                 new Clearance.Now(
-                        Mails.VISITS, on, letGo, new Clearance.Flow(mailbox, 200), new Clearance.Flow(rule, 100)));
+                        Mails.VISITS,
+                        on,
+                        letGo,
+                        false,
+                        new Clearance.Flow(mailbox, 200),
+                        new Clearance.Flow(rule, 100)));
     }
 }

@@ -39,13 +39,19 @@ final class Bench implements AutoCloseable {
     final PostOffice.Settings settings;
     final Path folder;
     private final PostOffice office;
+    private final String database;
     private final String schema;
     private final List<Node> nodes = new ArrayList<>();
     private String host = "127.0.0.1";
 
     Bench(String name) throws IOException {
+        this(name, DATABASE, "bench_" + name);
+    }
+
+    Bench(String name, String database, String schema) throws IOException {
+        this.database = database;
+        this.schema = schema;
         folder = Files.createTempDirectory("jubek-" + name);
-        schema = "bench_" + name;
         settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
         office = new PostOffice(settings, octets -> {});
         office.open(List.of(VISITS, EDUCATION, ANNA));
@@ -84,7 +90,7 @@ final class Bench implements AutoCloseable {
 
     Node begin(List<String> java, Map<String, String> environment, String... more) {
         List<String> arguments = new ArrayList<>(List.of(
-                "--spring.datasource.url=" + DATABASE + "?currentSchema=" + schema,
+                "--spring.datasource.url=" + database + "?currentSchema=" + schema,
                 "--spring.datasource.hikari.maximum-pool-size=12",
                 "--jubek.data-dir=" + folder.resolve("jubek"),
                 "--jubek.poll-interval=2s",
@@ -238,7 +244,7 @@ final class Bench implements AutoCloseable {
     }
 
     Connection connect() throws SQLException {
-        return DriverManager.getConnection(DATABASE + "?currentSchema=" + schema, "jubek", "jubek");
+        return DriverManager.getConnection(database + "?currentSchema=" + schema, "jubek", "jubek");
     }
 
     static void await(String what, BooleanSupplier holds) {

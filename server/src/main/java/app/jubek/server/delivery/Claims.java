@@ -152,6 +152,7 @@ class Claims {
                 mailbox.own(),
                 ruleOn,
                 step.isLetGo(),
+                steps.cameBeforeRestoring(step.messageId()),
                 new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
                 new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
     }

@@ -64,5 +64,10 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
 
     boolean existsByMailboxIdAndOutgoingIdIn(UUID mailboxId, Collection<String> outgoingIds);
 
+    @Query(nativeQuery = true, value = """
+            select exists (select 1 from message m join mailbox b on b.id = m.mailbox_id
+            where m.id = :message and m.received_at <= b.restored_at)""")
+    boolean cameBeforeRestoring(long message);
+
     boolean existsByMessageIdAndKind(long messageId, Work kind);
 }

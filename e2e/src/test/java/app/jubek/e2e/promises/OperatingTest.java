@@ -1,0 +1,165 @@
+package app.jubek.e2e.promises;
+
+import static app.jubek.e2e.promises.Bench.EDUCATION;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What whoever runs Jubek relies on: signs of life, logs, a stop in good order, backups, keys, age. */
+class OperatingTest {
+    private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+    private static final String NAME = "operating";
+
+    private static Bench bench;
+    private static Node node;
+
+    @BeforeAll
+    static void open() throws Exception {
+        URI server = URI.create(Bench.DATABASE.substring("jdbc:".length()));
+        run("bin/postgres", "start");
+        bench = new Bench(NAME, "jdbc:postgresql://127.0.0.1:" + server.getPort() + "/" + NAME, "public");
+        node = bench.start();
+    }
+
+    @AfterAll
+    static void close() {
+        bench.close();
+    }
+
+    /** A command as an administrator calls it, on the database of this test. */
+    private static String run(String... command) throws IOException, InterruptedException {
+        ProcessBuilder builder =
+                new ProcessBuilder(command).directory(ROOT.toFile()).redirectErrorStream(true);
+        String port = URI.create(Bench.DATABASE.substring("jdbc:".length())).getPort() + "";
+        builder.environment()
+                .putAll(Map.of("PG_BASE", ROOT.resolve(".pg/test").toString(), "PG_PORT", port, "PG_DB", NAME));
+        if (bench != null) {
+            builder.environment()
+                    .put("JUBEK_DATADIR", bench.folder.resolve("jubek").toString());
+        }
+        Process process = builder.start();
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(said).isZero();
+        return said;
+    }
+
+    private static JsonNode step(String subject, String kind, String state) {
+        return Bench.step(node, subject, kind, state);
+    }
+
+    @Test
+    void itSaysThatItIsReadyAndMeasuresItselfForWhoeverHasTheToken() throws IOException {
+        assertThat(node.get("/livez").statusCode()).isEqualTo(200);
+        assertThat(node.get("/actuator/prometheus").statusCode()).isIn(401, 403);
+        bench.write("tour measured", "x");
+        step("tour measured", "REDIRECT", "SENT");
+        String token = Files.readString(bench.folder.resolve("jubek/keys/metrics"));
+        String[] bearer = {"Authorization", "Bearer " + token};
+        for (String metric : List.of(
+                "jubek_outbox_waiting",
+                "jubek_outbox_oldest_seconds",
+                "jubek_mailbox_contact_age_seconds{mailbox=\"" + Bench.VISITS,
+                "jubek_decisions_total",
+                "jubek_steps_total{kind=\"redirect\",state=\"sent\"}")) {
+            Bench.await(
+                    metric,
+                    () -> node.get("/actuator/prometheus", bearer).body().contains(metric));
+        }
+    }
+
+    @Test
+    void whatItWritesDownHasNoWordOfTheMailAndNoSecret() {
+        bench.faults().call("message-too-large", 1);
+        bench.deliver(Bench.letter("orla@school.example", "tour secretsubject", "secretbody"));
+        step("tour secretsubject", "REDIRECT", "FAILED");
+        assertThat(node.log())
+                .contains("\"level\":\"INFO\"")
+                .doesNotContain("secretsubject", "secretbody", "orla@", "greenhouse", "\"ostrel\"");
+    }
+
+    @Test
+    void stoppedInTheMiddleOfSendingItFinishesThatFirst() {
+        bench.faults().call("smtp-hangs-after-dot", 1);
+        bench.write("tour when stopped", "x");
+        Bench.await("it is being sent", () -> bench.faults().waiting() == 1);
+        CompletableFuture<Integer> stopping = CompletableFuture.supplyAsync(node::stop);
+        Bench.pause(1_000);
+        assertThat(stopping).isNotDone();
+        bench.faults().release();
+        assertThat(stopping.join()).as("ended by SIGTERM").isEqualTo(143);
+        node = bench.start();
+        assertThat(step("tour when stopped", "REDIRECT", "SENT").get("note").stringValue())
+                .isEmpty();
+        assertThat(bench.mail(EDUCATION, "INBOX", "tour when stopped")).hasSize(1);
+    }
+
+    /** What came in after the backup was acted on before the restoring, and the database does not know it. */
+    @Test
+    void afterRestoringABackupNothingLeavesASecondTimeUnlessAPersonSaysSo() throws Exception {
+        Path backup = bench.folder.resolve("backup");
+        run("bin/backup", backup.toString());
+        bench.write("tour after the backup", "x");
+        step("tour after the backup", "REDIRECT", "SENT");
+        node.kill();
+        bench.execute("update node set seen_at = now() - interval '1 hour'");
+        run("bin/restore", backup.toString());
+        node = bench.start();
+        JsonNode held = step("tour after the backup", "REDIRECT", "HELD");
+        assertThat(held.get("note").stringValue()).contains("before the database was restored");
+        bench.write("tour after the restoring", "x");
+        step("tour after the restoring", "REDIRECT", "SENT");
+        assertThat(bench.mail(EDUCATION, "INBOX", "tour after the backup")).hasSize(1);
+        node.act(held.get("id").stringValue(), "LET_GO");
+        step("tour after the backup", "REDIRECT", "SENT");
+    }
+
+    @Test
+    void aRotatedKeySealsThePasswordsAnewAndTheOldOneMayGo() throws Exception {
+        assertThat(run("bin/rotate-key")).contains("restart Jubek");
+        node.stop();
+        node = bench.start();
+        assertThat(bench.count("select count(*) from mailbox where secret_key_id = 'secrets-2'"))
+                .isEqualTo(1);
+        node.stop();
+        Files.delete(bench.folder.resolve("jubek/keys/secrets-1"));
+        node = bench.start();
+        bench.write("tour with a new key", "x");
+        step("tour with a new key", "REDIRECT", "SENT");
+    }
+
+    @Test
+    void oldMailIsClearedAwayButNotWhatIsStillOpenAndNotTheRecords() {
+        bench.faults().call("message-too-large", 1);
+        for (String subject : List.of("tour old", "tour old and failed")) {
+            bench.write(subject, "x");
+        }
+        Bench.await(
+                "both are settled",
+                () -> bench.count("select count(*) from step s join message m"
+                                + " on m.id = s.message_id where m.subject like 'tour old%' and kind = 'REDIRECT'"
+                                + " and state in ('SENT', 'FAILED')")
+                        == 2);
+        bench.execute(
+                "update message set received_at = received_at - interval '1 year' where subject like 'tour old%'");
+        bench.execute("update step set state = 'HELD', reason = 'OVER_LATE' where message_id in"
+                + " (select id from message where subject = 'tour old and failed')");
+        node.stop();
+        node = bench.start("--jubek.upkeep-interval=1s", "--jubek.keep-mail=30d");
+        String octets =
+                "select count(*) from message_octets o join message m on m.id = o.message_id where m.subject = '";
+        Bench.await("the old one is cleared away", () -> bench.count(octets + "tour old'") == 0);
+        assertThat(bench.count(octets + "tour old and failed'")).isEqualTo(1);
+        assertThat(Bench.steps(node, "tour old", "REDIRECT")).hasSize(1);
+    }
+}
