@@ -22,7 +22,7 @@ final class Wire implements AutoCloseable {
     void attach(Socket to) throws IOException {
         socket = to;
         socket.setTcpNoDelay(true);
-        in = new BufferedInputStream(socket.getInputStream(), 1 << 16);
+        in = new BufferedInputStream(new PromptInput(socket), 1 << 16);
         out = new BufferedOutputStream(socket.getOutputStream(), 1 << 16);
     }
 

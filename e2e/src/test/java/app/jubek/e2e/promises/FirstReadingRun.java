@@ -23,12 +23,12 @@ class FirstReadingRun {
             }
             long began = System.nanoTime();
             Node node = begin(bench);
-            Bench.await("some is read", Duration.ofMinutes(5), () -> read(bench) > MESSAGES * 2 / 5);
+            Bench.await("some is read", Duration.ofMinutes(10), () -> read(bench) > MESSAGES * 2 / 5);
             String progress = node.mailboxView().toString();
             long before = read(bench);
             node.kill();
             node = begin(bench);
-            Bench.await("all is read", Duration.ofMinutes(5), () -> read(bench) == MESSAGES);
+            Bench.await("all is read", Duration.ofMinutes(10), () -> read(bench) == MESSAGES);
             double seconds = (System.nanoTime() - began) / 1e9;
             assertThat(bench.count("select count(*) from step"))
                     .as("nothing is acted on")

@@ -3,6 +3,7 @@ package app.jubek.e2e.promises;
 import static app.jubek.e2e.promises.Bench.EDUCATION;
 import static app.jubek.e2e.promises.Bench.VISITS;
 
+import jakarta.mail.FetchProfile;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
@@ -13,15 +14,18 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
+import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.junit.jupiter.api.Test;
 
 /** 1,700 waiting messages through the whole of Jubek, beside a loop that fetches and sends and does nothing else. */
 class FlowRun {
     private static final int MESSAGES = 1_700;
+    private static final int BATCH = 100;
     private static final String TEXT = ("A line of some length, as people write it in a message.\r\n").repeat(60);
 
     @Test
@@ -92,10 +96,15 @@ class FlowRun {
     private static long forward(Folder inbox, Properties properties) throws MessagingException {
         Message[] messages = inbox.getMessages();
         InternetAddress[] to = {new InternetAddress(EDUCATION)};
+        FetchProfile whole = new FetchProfile();
+        whole.add(IMAPFolder.FetchProfileItem.MESSAGE);
         long began = System.nanoTime();
         try (Transport transport = Session.getInstance(properties).getTransport("smtp")) {
             transport.connect();
             for (int i = messages.length - MESSAGES; i < messages.length; i++) {
+                if ((messages.length - i) % BATCH == 0) {
+                    inbox.fetch(Arrays.copyOfRange(messages, i, Math.min(i + BATCH, messages.length)), whole);
+                }
                 transport.sendMessage(messages[i], to);
             }
         }

@@ -5,7 +5,10 @@ import jakarta.mail.MessagingException;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /**
@@ -14,7 +17,7 @@ import java.util.function.Consumer;
  */
 final class Fetching {
     private static final long SMALL = 1 << 20;
-    private static final int AT_ONCE = 50;
+    private static final int AT_ONCE = 500;
 
     private final UidCommands commands;
     private final long largest;
@@ -52,12 +55,11 @@ final class Fetching {
         if (listed.isEmpty()) {
             return;
         }
+        Map<Long, UidCommands.Listed> byUid = new LinkedHashMap<>();
+        listed.forEach(l -> byUid.put(l.uid(), l));
         List<Fetched> fetched = new ArrayList<>();
-        for (UidCommands.Content content :
-                commands.contents(listed.stream().map(UidCommands.Listed::uid).toList(), "BODY.PEEK[]")) {
-            listed.stream()
-                    .filter(l -> l.uid() == content.uid())
-                    .findFirst()
+        for (UidCommands.Content content : commands.contents(List.copyOf(byUid.keySet()), "BODY.PEEK[]")) {
+            Optional.ofNullable(byUid.get(content.uid()))
                     .ifPresent(l -> fetched.add(fetched(l, Octets.of(content.octets()), true)));
         }
         taker.accept(fetched);

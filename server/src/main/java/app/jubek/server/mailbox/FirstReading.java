@@ -29,7 +29,7 @@ class FirstReading implements DisposableBean {
     static final Duration WINDOW = Duration.ofDays(180);
 
     private static final Logger LOG = LoggerFactory.getLogger(FirstReading.class);
-    private static final int CHUNK = 100;
+    private static final int CHUNK = 1_000;
 
     private final ImapConnections connections;
     private final FolderCursors cursors;
