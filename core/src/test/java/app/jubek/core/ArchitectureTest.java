@@ -19,6 +19,7 @@ class ArchitectureTest {
             "message",
             "people",
             "criteria",
+            "compiled",
             "step",
             "rule",
             "plan",

@@ -1,17 +1,23 @@
 package app.jubek.core;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.Surroundings;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** The vocabulary of the tests: messages, and the surroundings of the visits desk. */
 public final class Mails {
@@ -44,7 +50,25 @@ public final class Mails {
     }
 
     public static Surroundings at(Instant now, Ledger ledger) {
-        return new Surroundings(now, now, VISITS, ledger, HOPS, Map.of(), false);
+        return at(now, now, ledger, Map.of());
+    }
+
+    public static Surroundings at(Instant now, Instant received, Ledger ledger, Map<RuleId, Instant> onSince) {
+        Setting setting = new Setting(
+                VISITS,
+                AddressBook.empty(),
+                now,
+                received,
+                ZoneId.of("Europe/Stockholm"),
+                false,
+                "visits@ostrel-gardens.example",
+                "INBOX");
+        return new Surroundings(setting, ledger, HOPS, onSince, new Surroundings.Agreed.Addresses(Set.of()));
+    }
+
+    /** As criteria look at it, come in just now. */
+    public static InHand inHand(ReadMessage message) {
+        return new InHand(message, surroundings().setting());
     }
 
     public static Surroundings surroundings() {

@@ -50,6 +50,12 @@ public record MailAddress(String name, String local, String domain) {
         return plus > 0 ? lower.substring(0, plus) : lower;
     }
 
+    /** What stands after the first "+" of the local part (RFC 5233 §4); empty when there is none. */
+    public java.util.Optional<String> detail() {
+        int plus = local.indexOf('+');
+        return plus < 0 ? java.util.Optional.empty() : java.util.Optional.of(local.substring(plus + 1));
+    }
+
     public boolean sameAs(MailAddress other) {
         return key().equals(other.key());
     }

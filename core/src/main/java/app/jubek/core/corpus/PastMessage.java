@@ -1,7 +1,7 @@
 package app.jubek.core.corpus;
 
-import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.PastText;
 import java.time.Instant;
 
 /** One message of the evidence, as the corpus keeps it. */
-public record PastMessage(long id, Instant received, String senderShown, String subject, Searchable folded) {}
+public record PastMessage(long id, Instant received, String senderShown, String subject, PastText folded) {}

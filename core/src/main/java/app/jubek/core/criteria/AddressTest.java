@@ -15,8 +15,19 @@ public record AddressTest(Part part, How how, List<String> values, boolean negat
 
     /** Whose address. */
     public enum Part {
-        SENDER,
-        RECIPIENT
+        SENDER("from "),
+        RECIPIENT("written to "),
+        TO("written straight to "),
+        CC("with a copy to "),
+        ANY("with an address of "),
+        RETURN_PATH("with the return path "),
+        DELIVERED_TO("delivered to ");
+
+        private final String words;
+
+        Part(String words) {
+            this.words = words;
+        }
     }
 
     /** How an address is compared. */
@@ -34,6 +45,11 @@ public record AddressTest(Part part, How how, List<String> values, boolean negat
         values = values.stream()
                 .map(value -> wholeAddress ? MailAddress.of(value).key() : Domains.typed(value))
                 .toList();
+    }
+
+    @Override
+    public Test turned() {
+        return new AddressTest(part, how, values, !negated);
     }
 
     @Override
@@ -62,19 +78,19 @@ public record AddressTest(Part part, How how, List<String> values, boolean negat
 
     @Override
     public String inWords() {
-        String who = part == Part.SENDER ? "from " : "written to ";
         String where = switch (how) {
             case IS -> "";
             case AT_DOMAIN -> "anyone exactly at ";
             case AT_DOMAIN_OR_BELOW -> "anyone at ";
         };
-        return (negated ? "not " : "") + who + where + Words.or(values);
+        return (negated ? "not " : "") + part.words + where + Words.or(values);
     }
 
-    record AddressProbe(Part part, How how, String value) implements Probe {
+    /** An address or a domain, in a part. */
+    public record AddressProbe(Part part, How how, String value) implements Probe {
         @Override
         public boolean hits(Searchable message) {
-            for (String address : part == Part.SENDER ? message.senders() : message.recipients()) {
+            for (String address : message.addresses(part)) {
                 if (hits(address)) {
                     return true;
                 }

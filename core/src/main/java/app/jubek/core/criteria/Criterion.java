@@ -1,5 +1,7 @@
 package app.jubek.core.criteria;
 
+import java.util.List;
+
 /**
  * What picks a message out: one test, a group of criteria, everything or nothing.
  *
@@ -9,6 +11,18 @@ package app.jubek.core.criteria;
 public sealed interface Criterion permits Test, Group, Everything, Nothing {
 
     boolean holds(Hits hits);
+
+    /** All tests inside, in order. */
+    default List<Test> tests() {
+        if (this instanceof Test test) {
+            return List.of(test);
+        }
+        return this instanceof Group group
+                ? group.criteria().stream()
+                        .flatMap(inner -> inner.tests().stream())
+                        .toList()
+                : List.of();
+    }
 
     /** A clause that can follow the word "mail": "from anyone at birkhall-school.example". */
     String inWords();

@@ -4,8 +4,12 @@ import java.util.List;
 import java.util.Optional;
 
 /** A part of the message, how it is compared, and a list of values of which any will do. */
-public sealed interface Test extends Criterion permits AddressTest, TextTest {
+public sealed interface Test extends Criterion
+        permits AddressTest, TextTest, PresentTest, NumberTest, OrderTest, TraitTest {
     boolean negated();
+
+    /** The test that holds where this one does not. */
+    Test turned();
 
     /** One for each value, in order. */
     List<Probe> probes();
@@ -14,7 +18,9 @@ public sealed interface Test extends Criterion permits AddressTest, TextTest {
     List<String> written();
 
     /** Another value of this test that takes all that this one takes, so that this one adds nothing. */
-    Optional<Integer> coveredBy(int value);
+    default Optional<Integer> coveredBy(int value) {
+        return Optional.empty();
+    }
 
     @Override
     default boolean holds(Hits hits) {

@@ -1,15 +1,12 @@
 package app.jubek.core.decide;
 
-import app.jubek.core.criteria.Blame;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Predicate;
 
-/** One message's way down the rules: the one place where order and ending are decided. */
+/** One message's way down the rules, judged rule by rule. Order and ending are {@link Trace}'s. */
 public final class Course {
     private final RuleBook book;
 
@@ -17,37 +14,25 @@ public final class Course {
         this.book = book;
     }
 
-    /** The outcome of every rule, in order. */
-    public List<Outcome> run(Hits hits, Predicate<Rule> inForce) {
-        List<Outcome> outcomes = new ArrayList<>(book.rules().size());
-        Optional<Rule> endedBy = Optional.empty();
-        for (Rule rule : book.rules()) {
-            if (endedBy.isPresent()) {
-                outcomes.add(new Outcome.NotReached(rule, endedBy.get()));
-                continue;
-            }
-            Outcome outcome = judge(rule, hits, inForce);
-            outcomes.add(outcome);
-            if (outcome.isPicked() && rule.ends()) {
-                endedBy = Optional.of(rule);
-            }
+    public Trace run(Hits hits, Predicate<Rule> inForce) {
+        List<Rule> rules = book.all();
+        Verdict[] verdicts = new Verdict[rules.size()];
+        for (int i = 0; i < verdicts.length; i++) {
+            verdicts[i] = judge(rules.get(i), hits, inForce);
         }
-        return outcomes;
+        return new Trace(rules, verdicts, book.rules().size(), hits);
     }
 
-    private static Outcome judge(Rule rule, Hits hits, Predicate<Rule> inForce) {
+    private static Verdict judge(Rule rule, Hits hits, Predicate<Rule> inForce) {
         if (!rule.on()) {
-            return new Outcome.Off(rule);
+            return Verdict.OFF;
         }
         if (!inForce.test(rule)) {
-            return new Outcome.NotYetOn(rule);
+            return Verdict.NOT_YET_ON;
         }
         if (!rule.picksOut().holds(hits)) {
-            return new Outcome.NotMatched(rule, Blame.forFailing(rule.picksOut(), hits));
+            return Verdict.NOT_MATCHED;
         }
-        if (rule.leavesOut().holds(hits)) {
-            return new Outcome.Spared(rule, Blame.forHolding(rule.leavesOut(), hits));
-        }
-        return new Outcome.Picked(rule);
+        return rule.leavesOut().holds(hits) ? Verdict.SPARED : Verdict.PICKED;
     }
 }

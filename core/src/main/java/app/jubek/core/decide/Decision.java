@@ -2,8 +2,12 @@ package app.jubek.core.decide;
 
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
+import app.jubek.core.text.Words;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -17,22 +21,65 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<Ou
     public Decision {
         planned = List.copyOf(planned);
         notDone = List.copyOf(notDone);
-        trace = List.copyOf(trace);
     }
 
-    /** Whether the message stays in the inbox. */
+    /** Whether the message stays in the inbox: unless something takes it out and nothing keeps it. */
     public boolean staysInInbox() {
-        return planned.stream().noneMatch(p -> p.step().kind() == StepKind.FILE);
+        return planned.stream().anyMatch(p -> p.step().kind() == StepKind.KEEP)
+                || planned.stream().noneMatch(Decision::takesOut);
+    }
+
+    private static boolean takesOut(PlannedStep planned) {
+        return planned.step().kind().removes() || planned.step() instanceof Step.HandOn handOn && handOn.leaves();
+    }
+
+    /**
+     * The steps as a mail server can do them: a message moves at most once, so of several folders all but the last get a
+     * copy, and so do all of them when the message is kept.
+     */
+    public List<PlannedStep> asCarriedOut() {
+        boolean kept = planned.stream().anyMatch(p -> p.step() == Step.Plain.KEEP);
+        List<PlannedStep> steps = new ArrayList<>();
+        for (int i = planned.size() - 1; i >= 0; i--) {
+            PlannedStep step = planned.get(i);
+            boolean moves = step.step().kind() == StepKind.FILE;
+            boolean movedLater = steps.stream().anyMatch(p -> p.step().kind() == StepKind.FILE);
+            if (step.step() != Step.Plain.KEEP) {
+                steps.add(0, moves && (kept || movedLater) ? copied(step) : step);
+            }
+        }
+        return steps;
+    }
+
+    private static PlannedStep copied(PlannedStep filed) {
+        Step copy = new Step.Copy(((Step.File) filed.step()).folder());
+        return new PlannedStep(
+                filed.rule(), filed.ruleVersion(), filed.ruleName(), filed.ordinal(), copy, filed.alsoBy());
+    }
+
+    /** The name of the rule that ended the run. */
+    public Optional<String> endedBy() {
+        return trace.stream()
+                .filter(o -> o.isPicked() && o.rule().ends())
+                .map(o -> o.rule().name())
+                .findFirst();
     }
 
     /** The whole decision in plain English, one line for each rule and each step. */
     public List<String> inWords() {
         Stream<String> rules = trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
-        Stream<String> done = planned.stream().map(p -> "To be " + p.step().done() + " by “" + p.ruleName() + "”.");
+        Stream<String> done =
+                planned.stream().map(p -> "To be " + p.step().done() + " by “" + p.ruleName() + "”" + also(p) + ".");
         Stream<String> not = notDone.stream()
                 .map(n -> "Not " + n.planned().step().done() + " by “"
                         + n.planned().ruleName() + "” — " + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
         String inbox = staysInInbox() ? "It stays in the inbox." : "It leaves the inbox.";
         return Stream.of(rules, done, not, Stream.of(inbox)).flatMap(s -> s).toList();
+    }
+
+    private static String also(PlannedStep step) {
+        return step.alsoBy().isEmpty()
+                ? ""
+                : " (" + Words.and(step.alsoBy().stream().map(Words::quoted).toList()) + " asked for it too)";
     }
 }

@@ -51,6 +51,13 @@ public sealed interface Outcome {
         }
     }
 
+    record Broken(Rule rule) implements Outcome {
+        @Override
+        public String inWords() {
+            return "could not be judged, so it did nothing";
+        }
+    }
+
     record NotReached(Rule rule, Rule endedBy) implements Outcome {
         @Override
         public String inWords() {

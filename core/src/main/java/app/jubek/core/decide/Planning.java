@@ -2,8 +2,6 @@ package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.AddressTest;
-import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.Group;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
@@ -17,23 +15,21 @@ import app.jubek.core.step.StepKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
 /** Adds up the steps of the rules that picked one message, and keeps back what must not be done. */
 final class Planning {
-    /** Mail leaves first, then marks are set, and only then is the message moved. */
-    private static final List<StepKind> ORDER =
-            List.of(StepKind.FORWARD, StepKind.REDIRECT, StepKind.REPLY, StepKind.MARK, StepKind.FILE);
-
     private final ReadMessage message;
     private final Surroundings at;
     private final boolean fenced;
     private final LoopGuard loops;
     private final ReplyGuard replies;
-    private final List<PlannedStep> planned = new ArrayList<>();
+    private final Map<String, PlannedStep> planned = new LinkedHashMap<>();
     private final List<NotDone> notDone = new ArrayList<>();
     private final Set<String> asked = new HashSet<>();
     private boolean replyAsked;
@@ -46,7 +42,20 @@ final class Planning {
         this.replies = new ReplyGuard(at.hops());
     }
 
-    void add(Rule rule) {
+    Decision decision(Trace trace) {
+        for (int i = 0; i < trace.size(); i++) {
+            if (trace.isPicked(i)) {
+                add(trace.get(i).rule());
+            }
+        }
+        settleCollisions();
+        List<PlannedStep> inOrder = planned.values().stream()
+                .sorted(Comparator.comparingInt(p -> p.step().kind().ordinal()))
+                .toList();
+        return new Decision(inOrder, notDone, trace);
+    }
+
+    private void add(Rule rule) {
         for (int i = 0; i < rule.steps().size(); i++) {
             Step step = rule.steps().get(i);
             int ordinal = i;
@@ -54,57 +63,100 @@ final class Planning {
                 handOn.to().forEach(to -> handOn(planned(rule, ordinal, narrowed(handOn, to)), to));
             } else if (step instanceof Step.Reply reply) {
                 reply(planned(rule, ordinal, reply), reply, rule);
-            } else if (asked.add(step.done())) {
-                planned.add(planned(rule, ordinal, step));
+            } else if (isAskedFirst(step.done(), rule)) {
+                planned.put(step.done(), planned(rule, ordinal, step));
             }
         }
     }
 
-    Decision decision(List<Outcome> trace) {
-        List<PlannedStep> inOrder = planned.stream()
-                .sorted(Comparator.comparingInt(p -> ORDER.indexOf(p.step().kind())))
-                .toList();
-        return new Decision(inOrder, notDone, trace);
+    /** What was asked for before is done once; all who asked are named. */
+    private boolean isAskedFirst(String what, Rule rule) {
+        if (asked.add(what)) {
+            return true;
+        }
+        Optional.ofNullable(planned.remove(what)).ifPresent(step -> planned.put(what, alsoBy(step, rule.name())));
+        return false;
+    }
+
+    private static PlannedStep alsoBy(PlannedStep step, String rule) {
+        if (step.ruleName().equals(rule) || step.alsoBy().contains(rule)) {
+            return step;
+        }
+        List<String> names =
+                Stream.concat(step.alsoBy().stream(), Stream.of(rule)).toList();
+        return new PlannedStep(step.rule(), step.ruleVersion(), step.ruleName(), step.ordinal(), step.step(), names);
     }
 
     private void handOn(PlannedStep step, MailAddress to) {
-        if (!asked.add(step.step().kind() + " " + to.key())) {
-            withhold(step, new Refusal(Reason.SAME_DESTINATION, Optional.of(to.address())));
+        String what = step.step().kind() + " " + to.key();
+        if (!asked.add(what)) {
+            planned.computeIfPresent(what, (key, first) -> leavingToo(alsoBy(first, step.ruleName()), step));
             return;
         }
         Optional<Refusal> against = fence().or(() -> loops.againstHandingOn(message, at.own()))
                 .or(() -> loops.againstDestination(message, at.own(), to));
         if (against.isPresent()) {
             withhold(step, against.get());
-        } else if (!at.own().isInside(to)) {
+        } else if (!at.mayGetMail(to)) {
             notDone.add(new NotDone(step, true, Reason.OUTSIDE, Optional.of(to.address())));
         } else {
-            planned.add(step);
+            planned.put(what, step);
         }
+    }
+
+    /** A later rule may want the message out of the inbox, when the first one does not. */
+    private static PlannedStep leavingToo(PlannedStep first, PlannedStep later) {
+        boolean adds = ((Step.HandOn) later.step()).leaves() && !((Step.HandOn) first.step()).leaves();
+        Step step = adds ? leaving((Step.HandOn) first.step()) : first.step();
+        return new PlannedStep(
+                first.rule(), first.ruleVersion(), first.ruleName(), first.ordinal(), step, first.alsoBy());
+    }
+
+    private static Step leaving(Step.HandOn step) {
+        return step instanceof Step.Forward forward
+                ? new Step.Forward(forward.to(), forward.note(), true)
+                : new Step.Redirect(step.to(), true);
     }
 
     private void reply(PlannedStep step, Step.Reply reply, Rule rule) {
         if (replyAsked) {
-            withhold(step, new Refusal(Reason.OVERTAKEN, Optional.empty()));
+            withhold(step, Refusal.of(Reason.OVERTAKEN));
             return;
         }
         replyAsked = true;
-        ReplyGuard.Circumstances circumstances =
-                new ReplyGuard.Circumstances(at.own(), aliases(rule.picksOut()).toList(), at.conversation());
-        Optional<Refusal> against = replies.against(message, circumstances).stream()
-                .findFirst()
+        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
+                at.own(), aliases(rule), at.setting().conversation());
+        Optional<Refusal> against = fence().or(
+                        () -> replies.against(message, circumstances).stream().findFirst())
                 .or(() -> at.ledger().against(rule.id(), reply.oncePer(), at.now()));
         if (against.isPresent()) {
             withhold(step, against.get());
         } else if (at.isOverLate()) {
             notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
         } else {
-            planned.add(step);
+            planned.put("reply", step);
         }
     }
 
+    /** To keep goes before to get rid of, and so does to file (RFC 5228 §4.3: keep and fileinto cancel discard). */
+    private void settleCollisions() {
+        boolean kept = isPlanned(StepKind.KEEP);
+        boolean filed = isPlanned(StepKind.FILE);
+        if (!kept && !filed) {
+            return;
+        }
+        for (Step getsRid : List.of(Step.Plain.TRASH, Step.Plain.DELETE)) {
+            Optional.ofNullable(planned.remove(getsRid.done()))
+                    .ifPresent(step -> withhold(step, Refusal.of(kept ? Reason.KEPT : Reason.FILED)));
+        }
+    }
+
+    private boolean isPlanned(StepKind kind) {
+        return planned.values().stream().anyMatch(p -> p.step().kind() == kind);
+    }
+
     private Optional<Refusal> fence() {
-        return fenced ? Optional.of(new Refusal(Reason.FENCE, Optional.empty())) : Optional.empty();
+        return fenced ? Optional.of(Refusal.of(Reason.FENCE)) : Optional.empty();
     }
 
     private void withhold(PlannedStep step, Refusal refusal) {
@@ -117,18 +169,19 @@ final class Planning {
 
     private static Step narrowed(Step.HandOn step, MailAddress to) {
         return step instanceof Step.Forward forward
-                ? new Step.Forward(List.of(to), forward.note())
-                : new Step.Redirect(List.of(to));
+                ? new Step.Forward(List.of(to), forward.note(), forward.leaves())
+                : new Step.Redirect(List.of(to), step.leaves());
     }
 
-    private static Stream<MailAddress> aliases(Criterion criterion) {
-        if (criterion instanceof Group group) {
-            return group.criteria().stream().flatMap(Planning::aliases);
-        }
-        boolean named = criterion instanceof AddressTest test
-                && test.part() == AddressTest.Part.RECIPIENT
-                && test.how() == AddressTest.How.IS
-                && !test.negated();
-        return named ? ((AddressTest) criterion).values().stream().map(MailAddress::of) : Stream.empty();
+    /** Recipient addresses that the rule names. */
+    private static List<MailAddress> aliases(Rule rule) {
+        return rule.picksOut().tests().stream()
+                .filter(test -> test instanceof AddressTest address
+                        && (address.part() == AddressTest.Part.RECIPIENT || address.part() == AddressTest.Part.TO)
+                        && address.how() == AddressTest.How.IS
+                        && !address.negated())
+                .flatMap(test -> ((AddressTest) test).values().stream())
+                .map(MailAddress::of)
+                .toList();
     }
 }

@@ -1,5 +1,7 @@
 package app.jubek.core.decide;
 
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.Setting;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
@@ -9,38 +11,78 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * All that a decision needs and that is not in the message.
  *
- * @param received when the message came in; schedules and "switched on since" are judged by it
+ * @param setting what criteria ask for, too
  * @param onSince when each rule was last switched on; a rule not named was always on
- * @param conversation whether the message answers something this mailbox sent
+ * @param agreed which addresses outside the own domains have agreed to get mail
  */
-public record Surroundings(
-        Instant now,
-        Instant received,
-        OwnSide own,
-        Ledger ledger,
-        HopMark hops,
-        Map<RuleId, Instant> onSince,
-        boolean conversation) {
+public record Surroundings(Setting setting, Ledger ledger, HopMark hops, Map<RuleId, Instant> onSince, Agreed agreed) {
     private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
+
+    /** Who outside has agreed. */
+    public sealed interface Agreed {
+        boolean has(MailAddress address);
+
+        /** These addresses, as they are compared. */
+        record Addresses(Set<String> keys) implements Agreed {
+            public Addresses {
+                keys = Set.copyOf(keys);
+            }
+
+            @Override
+            public boolean has(MailAddress address) {
+                return keys.contains(address.key());
+            }
+        }
+
+        /** For trying rules out: everybody counts as agreed. */
+        record Everybody() implements Agreed {
+            @Override
+            public boolean has(MailAddress address) {
+                return true;
+            }
+        }
+    }
 
     public Surroundings {
         onSince = Map.copyOf(onSince);
     }
 
+    public OwnSide own() {
+        return setting.own();
+    }
+
+    public Instant now() {
+        return setting.now();
+    }
+
+    /** Whether mail may be handed on to an address. */
+    boolean mayGetMail(MailAddress to) {
+        return own().isInside(to) || agreed.has(to);
+    }
+
     /** Whether an automatic answer now would come more than a day after the message. */
     boolean isOverLate() {
-        return received.plus(ANSWERED_WITHIN).isBefore(now);
+        return setting.received().plus(ANSWERED_WITHIN).isBefore(now());
     }
 
     /** Times of arrival have whole seconds (RFC 9051, date-time), so a rule counts as on from the second's beginning. */
     boolean receivedBeforeOn(RuleId rule) {
         return Optional.ofNullable(onSince.get(rule))
-                .map(since -> since.truncatedTo(ChronoUnit.SECONDS))
-                .filter(received::isBefore)
+                .filter(this::receivedBefore)
                 .isPresent();
+    }
+
+    private boolean receivedBefore(Instant since) {
+        return setting.received().isBefore(since.truncatedTo(ChronoUnit.SECONDS));
+    }
+
+    /** Whether every rule that is on was so when the message came in. */
+    boolean isAllInForce() {
+        return onSince.values().stream().noneMatch(this::receivedBefore);
     }
 }

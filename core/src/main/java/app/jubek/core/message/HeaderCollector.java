@@ -12,16 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.apache.james.mime4j.codec.DecodeMonitor;
-import org.apache.james.mime4j.dom.field.DateTimeField;
-import org.apache.james.mime4j.field.DateTimeFieldLenientImpl;
-import org.apache.james.mime4j.stream.RawField;
 
 /** The header of the message itself, field by field, and what follows from it. */
 final class HeaderCollector {
     private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]{1,900}>");
-    private static final Instant FIRST_DATE = Instant.parse("1970-01-01T00:00:00Z");
-    private static final Instant LAST_DATE = Instant.parse("9999-12-31T00:00:00Z");
 
     private final Limits limits;
     private final List<Field> fields = new ArrayList<>();
@@ -111,23 +105,11 @@ final class HeaderCollector {
 
     private Optional<Instant> date(List<String> notes) {
         Optional<String> written = first("Date");
-        Optional<Instant> date = written.flatMap(HeaderCollector::parseDate);
+        Optional<Instant> date = written.flatMap(DateFields::parse);
         if (written.isPresent() && date.isEmpty()) {
             notes.add("Date: no date that can be, so the time of arrival counts");
         }
         return date;
-    }
-
-    private static Optional<Instant> parseDate(String written) {
-        try {
-            DateTimeField field =
-                    DateTimeFieldLenientImpl.PARSER.parse(new RawField("Date", written), DecodeMonitor.SILENT);
-            return Optional.ofNullable(field.getDate())
-                    .map(java.util.Date::toInstant)
-                    .filter(at -> at.isAfter(FIRST_DATE) && at.isBefore(LAST_DATE));
-        } catch (RuntimeException unreadable) {
-            return Optional.empty();
-        }
     }
 
     private static Optional<String> firstId(String value) {

@@ -1,7 +1,9 @@
 package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Limits;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,12 +60,41 @@ public record ReadMessage(
                 .toList();
     }
 
+    /** When it came in, as far as the message itself tells: by its topmost Received field, else by its Date. */
+    public Optional<Instant> receivedByItself() {
+        return DateFields.received(fields).or(() -> date);
+    }
+
     public List<String> values(String field) {
-        return fields.stream().filter(f -> f.is(field)).map(Field::value).toList();
+        List<String> values = new ArrayList<>(1);
+        for (Field one : fields) {
+            if (one.is(field)) {
+                values.add(one.value());
+            }
+        }
+        return values;
     }
 
     public boolean has(String field) {
-        return fields.stream().anyMatch(f -> f.is(field));
+        for (Field one : fields) {
+            if (one.is(field)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The addresses of a field, of all of them that have its name. */
+    public List<MailAddress> addressesIn(String field) {
+        for (Role role : Role.values()) {
+            if (role.field().equalsIgnoreCase(field)) {
+                return in(role);
+            }
+        }
+        return fields.stream()
+                .filter(f -> f.is(field))
+                .flatMap(f -> AddressList.read(f.raw(), Limits.standard().addresses()).addresses().stream())
+                .toList();
     }
 
     /** The writer as shown to people: the first From, or where there is none the return path. */

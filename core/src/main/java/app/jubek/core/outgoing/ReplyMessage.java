@@ -17,7 +17,7 @@ final class ReplyMessage {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
-                .withText("Subject", subject(reply, answered))
+                .withText("Subject", reply.subjectTo(answered.subject()))
                 .raw("Date", stamp.date())
                 .raw("Message-ID", stamp.messageId());
         answered.messageId().ifPresent(id -> header.raw("In-Reply-To", id));
@@ -30,10 +30,6 @@ final class ReplyMessage {
         out.writeBytes(header.octets());
         out.writeBytes(MessageBody.plain(reply.text()).getBytes(StandardCharsets.UTF_8));
         return out.toByteArray();
-    }
-
-    private static String subject(Step.Reply reply, ReadMessage answered) {
-        return reply.subject().isBlank() ? "Auto: " + answered.subject() : reply.subject();
     }
 
     /** RFC 5322 §3.6.4: the references answered, then the message answered; the first and the latest are kept. */

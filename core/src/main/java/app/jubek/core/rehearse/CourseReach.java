@@ -2,10 +2,10 @@ package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.decide.Course;
-import app.jubek.core.decide.Outcome;
+import app.jubek.core.decide.Trace;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
-import app.jubek.core.step.StepKind;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -25,10 +25,12 @@ public record CourseReach(Map<RuleId, Integer> byRule, int inInbox) {
         int stay = 0;
         for (int at = 0; at < past.size(); at++) {
             boolean filed = false;
-            for (Outcome outcome : course.run(past.hits(at), rule -> true)) {
-                if (outcome.isPicked()) {
-                    byRule.merge(outcome.rule().id(), 1, Integer::sum);
-                    filed |= outcome.rule().steps().stream().anyMatch(s -> s.kind() == StepKind.FILE);
+            Trace trace = course.run(past.hits(at), rule -> true);
+            for (int i = 0; i < trace.size(); i++) {
+                if (trace.isPicked(i)) {
+                    Rule rule = book.all().get(i);
+                    byRule.merge(rule.id(), 1, Integer::sum);
+                    filed |= rule.steps().stream().anyMatch(s -> s.kind().removes());
                 }
             }
             stay += filed ? 0 : 1;

@@ -30,10 +30,7 @@ public final class Evidence {
         this.past = past;
         this.inHand = inHand;
         this.course = new Course(new RuleBook(
-                book.rules().stream()
-                        .map(r -> r.id().equals(inHand.id()) ? switchedOn(r) : r)
-                        .toList(),
-                book.fence()));
+                onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
         for (int at = past.size() - 1; at >= 0; at--) {
             Set<Counter> counters = counters(past.hits(at));
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
@@ -104,6 +101,12 @@ public final class Evidence {
             own++;
         }
         return own;
+    }
+
+    private static List<Rule> onIfInHand(List<Rule> rules, RuleId inHand) {
+        return rules.stream()
+                .map(rule -> rule.id().equals(inHand) ? switchedOn(rule) : rule)
+                .toList();
     }
 
     private static Rule switchedOn(Rule rule) {

@@ -9,9 +9,9 @@ public enum Ending {
     GOES_ON,
     ENDS_HERE;
 
-    /** A rule that only hands on or marks goes on; one that files or answers ends. */
+    /** A rule that only hands on or marks goes on; one that files, gets rid of it or answers ends. */
     public static Ending presetFor(List<Step> steps) {
-        boolean ends = steps.stream().map(Step::kind).anyMatch(kind -> kind == StepKind.FILE || kind == StepKind.REPLY);
+        boolean ends = steps.stream().map(Step::kind).anyMatch(kind -> kind.removes() || kind == StepKind.REPLY);
         return ends ? ENDS_HERE : GOES_ON;
     }
 }

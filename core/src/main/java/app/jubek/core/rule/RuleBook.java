@@ -6,22 +6,39 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The ordered rules of one mailbox.
  *
  * @param fence what must never leave the mailbox; {@link Nothing} for no fence
+ * @param tail rules that are looked at after the course, even when a rule ended it; their replies go only when no rule
+ *     of the course asked for one
  */
-public record RuleBook(List<Rule> rules, Criterion fence) {
+public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
     public RuleBook {
         rules = List.copyOf(rules);
+        tail = List.copyOf(tail);
         Set<RuleId> seen = new HashSet<>();
-        for (Rule rule : rules) {
+        for (Rule rule : all(rules, tail)) {
             if (!seen.add(rule.id())) {
                 throw new IllegalArgumentException(
                         "two rules have the id " + rule.id().value());
             }
         }
+    }
+
+    public RuleBook(List<Rule> rules, Criterion fence) {
+        this(rules, fence, List.of());
+    }
+
+    /** The rules of the course and then those of the tail. */
+    public List<Rule> all() {
+        return tail.isEmpty() ? rules : all(rules, tail);
+    }
+
+    private static List<Rule> all(List<Rule> rules, List<Rule> tail) {
+        return Stream.concat(rules.stream(), tail.stream()).toList();
     }
 
     public static RuleBook empty() {
@@ -34,13 +51,13 @@ public record RuleBook(List<Rule> rules, Criterion fence) {
 
     /** What stands against carrying this book out, in plain words; empty when nothing does. */
     public List<String> faults() {
-        return rules.stream()
-                .filter(rule -> rule.on() && rule.steps().isEmpty())
+        return all().stream()
+                .filter(rule -> rule.on() && rule.steps().isEmpty() && !rule.ends())
                 .map(rule -> "The rule \"" + rule.name() + "\" does nothing: add a step, or keep it paused.")
                 .toList();
     }
 
     public Optional<Rule> find(RuleId id) {
-        return rules.stream().filter(rule -> rule.id().equals(id)).findFirst();
+        return all().stream().filter(rule -> rule.id().equals(id)).findFirst();
     }
 }

@@ -5,7 +5,7 @@ import java.util.Optional;
 
 /** One reason against a step, and what exactly in the message gave it. */
 public record Refusal(Reason reason, Optional<String> detail) {
-    static Refusal of(Reason reason) {
+    public static Refusal of(Reason reason) {
         return new Refusal(reason, Optional.empty());
     }
 

@@ -4,8 +4,6 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Words;
 import java.time.Duration;
 import java.util.List;
-import java.util.regex.Pattern;
-import java.util.stream.Stream;
 
 /** One thing a rule does with a message. */
 public sealed interface Step {
@@ -18,8 +16,13 @@ public sealed interface Step {
      * A new message from the mailbox's identity, with the original in it.
      *
      * @param note stands above the original; may be empty
+     * @param leaves the message leaves the inbox once it is handed on
      */
-    record Forward(List<MailAddress> to, String note) implements Step, HandOn {
+    record Forward(List<MailAddress> to, String note, boolean leaves) implements Step, HandOn {
+        public Forward(List<MailAddress> to, String note) {
+            this(to, note, false);
+        }
+
         public Forward {
             to = Destinations.checked(to);
         }
@@ -35,8 +38,16 @@ public sealed interface Step {
         }
     }
 
-    /** The same message handed on, its octets unchanged (RFC 5322 §3.6.6). */
-    record Redirect(List<MailAddress> to) implements Step, HandOn {
+    /**
+     * The same message handed on, its octets unchanged (RFC 5322 §3.6.6).
+     *
+     * @param leaves the message leaves the inbox once it is handed on
+     */
+    record Redirect(List<MailAddress> to, boolean leaves) implements Step, HandOn {
+        public Redirect(List<MailAddress> to) {
+            this(to, false);
+        }
+
         public Redirect {
             to = Destinations.checked(to);
         }
@@ -71,6 +82,11 @@ public sealed interface Step {
             }
         }
 
+        /** The subject of an answer to a message with that subject. */
+        public String subjectTo(String answered) {
+            return subject.isBlank() ? "Auto: " + answered : subject;
+        }
+
         @Override
         public StepKind kind() {
             return StepKind.REPLY;
@@ -85,10 +101,7 @@ public sealed interface Step {
     /** Moved to a folder, which is made when it is missing. */
     record File(String folder) implements Step {
         public File {
-            folder = folder.strip();
-            if (folder.isEmpty() || folder.equalsIgnoreCase("INBOX")) {
-                throw new IllegalArgumentException("name a folder other than the inbox to file in");
-            }
+            folder = Folders.named(folder);
         }
 
         @Override
@@ -102,31 +115,41 @@ public sealed interface Step {
         }
     }
 
-    /**
-     * Marks added to the message where it lies.
-     *
-     * @param tags IMAP keywords (RFC 9051 §2.3.2): letters, digits, hyphens and underscores
-     */
-    record Mark(List<Flag> flags, List<String> tags) implements Step {
-        private static final Pattern TAG = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]{0,63}");
+    /** Copied to a folder, which is made when it is missing; the message stays where it is. */
+    record Copy(String folder) implements Step {
+        public Copy {
+            folder = Folders.named(folder);
+        }
 
+        @Override
+        public StepKind kind() {
+            return StepKind.COPY;
+        }
+
+        @Override
+        public String done() {
+            return "copied to " + folder;
+        }
+    }
+
+    /**
+     * Marks set on the message, or taken off it, where it lies.
+     *
+     * @param add IMAP system flags and keywords (RFC 9051 §2.3.2); the latter are our tags
+     * @param remove the same
+     */
+    record Mark(List<String> add, List<String> remove) implements Step {
         public Mark {
-            flags = List.copyOf(flags);
-            tags = List.copyOf(tags);
-            if (flags.isEmpty() && tags.isEmpty()) {
-                throw new IllegalArgumentException("name at least one mark to add");
-            }
-            for (String tag : tags) {
-                if (!TAG.matcher(tag).matches()) {
-                    throw new IllegalArgumentException(
-                            "a tag has letters, digits, - and _ only, at most 64: \"" + tag + "\"");
-                }
+            add = add.stream().map(Flag::checked).toList();
+            remove = remove.stream().map(Flag::checked).toList();
+            if (add.isEmpty() && remove.isEmpty()) {
+                throw new IllegalArgumentException("name at least one mark to add or to take off");
             }
         }
 
         /** With system flags alone. */
         public static Mark with(Flag... flags) {
-            return new Mark(List.of(flags), List.of());
+            return new Mark(java.util.Arrays.stream(flags).map(Flag::imap).toList(), List.of());
         }
 
         @Override
@@ -136,38 +159,51 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "marked "
-                    + Words.and(Stream.concat(
-                                    flags.stream().map(Flag::words),
-                                    tags.stream().map(t -> "\"" + t + "\""))
-                            .toList());
+            String added = add.isEmpty()
+                    ? ""
+                    : "marked " + Words.and(add.stream().map(Flag::inWords).toList());
+            String taken = remove.isEmpty()
+                    ? ""
+                    : "freed of the mark "
+                            + Words.and(remove.stream().map(Flag::inWords).toList());
+            return added + (added.isEmpty() || taken.isEmpty() ? "" : " and ") + taken;
         }
     }
 
-    /** IMAP system flags that a rule may set (RFC 9051 §2.3.2). */
-    enum Flag {
-        SEEN("\\Seen", "read"),
-        FLAGGED("\\Flagged", "flagged");
+    /** Steps that say nothing beyond what they are. */
+    enum Plain implements Step {
+        /** Moved to the trash. */
+        TRASH(StepKind.TRASH, "put into the trash"),
+        /** Deleted for good. */
+        DELETE(StepKind.DELETE, "deleted for good"),
+        /** Left in the inbox, whatever else happens to it. */
+        KEEP(StepKind.KEEP, "kept in the inbox"),
+        /** Told about in the browser. */
+        TELL(StepKind.TELL, "told about");
 
-        private final String imap;
-        private final String words;
+        private final StepKind kind;
+        private final String done;
 
-        Flag(String imap, String words) {
-            this.imap = imap;
-            this.words = words;
+        Plain(StepKind kind, String done) {
+            this.kind = kind;
+            this.done = done;
         }
 
-        public String imap() {
-            return imap;
+        @Override
+        public StepKind kind() {
+            return kind;
         }
 
-        public String words() {
-            return words;
+        @Override
+        public String done() {
+            return done;
         }
     }
 
     /** A step that hands the message on to others. */
     sealed interface HandOn extends Step permits Forward, Redirect {
         List<MailAddress> to();
+
+        boolean leaves();
     }
 }

@@ -5,8 +5,13 @@ public enum StepKind {
     FORWARD,
     REDIRECT,
     REPLY,
+    TELL,
+    MARK,
+    COPY,
     FILE,
-    MARK;
+    TRASH,
+    DELETE,
+    KEEP;
 
     /** Whether it makes a message leave by SMTP. */
     public boolean leaves() {
@@ -15,6 +20,11 @@ public enum StepKind {
 
     public boolean handsOn() {
         return this == FORWARD || this == REDIRECT;
+    }
+
+    /** Whether it takes the message out of the inbox. */
+    public boolean removes() {
+        return this == FILE || this == TRASH || this == DELETE;
     }
 
     /** Whether doing it twice for one person would do harm. */

@@ -9,7 +9,8 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.PastText;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
@@ -17,7 +18,7 @@ import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
-import app.jubek.core.text.Phrase;
+import app.jubek.core.text.Value;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,10 +32,10 @@ class LawsTest {
     private static final List<String> DOMAINS = List.of("school.example", "junior.school.example", "seeds.example");
     private final Random random = new Random(20_260_329);
 
-    private Searchable message() {
+    private PastText message() {
         String subject = word() + " " + word();
         MailAddress from = MailAddress.of("a@" + DOMAINS.get(random.nextInt(3)));
-        return Searchable.of(subject, List.of(word(), word()), List.of(from.named(word())), List.of());
+        return PastText.of(subject, List.of(word(), word()), List.of(from.named(word())), List.of());
     }
 
     private String word() {
@@ -49,8 +50,11 @@ class LawsTest {
                     AddressTest.Part.SENDER, how, List.of(DOMAINS.get(random.nextInt(3))), random.nextBoolean());
         }
         if (kind < 3) {
-            TextTest.Part part = TextTest.Part.values()[random.nextInt(4)];
-            return new TextTest(part, List.of(Phrase.of(word()), Phrase.of(word())), random.nextBoolean());
+            Part.Kind part = List.of(
+                            Part.Kind.SENDER_NAME, Part.Kind.SUBJECT, Part.Kind.TEXT, Part.Kind.SUBJECT_OR_TEXT)
+                    .get(random.nextInt(4));
+            return new TextTest(
+                    Part.of(part), List.of(Value.phrase(word()), Value.phrase(word())), random.nextBoolean());
         }
         List<Criterion> inner = new ArrayList<>();
         for (int i = 0; i <= random.nextInt(3); i++) {
@@ -66,7 +70,7 @@ class LawsTest {
                 new RuleId("r" + i), 1, "r" + i, criterion(2), leavesOut, List.of(), ending, random.nextInt(5) > 0);
     }
 
-    private static boolean naive(Criterion criterion, Searchable message) {
+    private static boolean naive(Criterion criterion, PastText message) {
         if (criterion instanceof Group group) {
             long held = group.criteria().stream()
                     .filter(inner -> naive(inner, message))
@@ -87,7 +91,7 @@ class LawsTest {
     void groupsHoldAsTheirWordsSayAndBlameNamesACriterionThatDecided() {
         for (int round = 0; round < 3_000; round++) {
             Criterion criterion = criterion(3);
-            Searchable message = message();
+            PastText message = message();
             boolean holds = criterion.holds(message);
             assertThat(holds).as(criterion.inWords()).isEqualTo(naive(criterion, message));
             Criterion blamed = holds ? Blame.forHolding(criterion, message) : Blame.forFailing(criterion, message);
@@ -99,9 +103,9 @@ class LawsTest {
     void theCorpusGivesTheSameAnswersAsTheMessagesThemselvesHoweverLittleItKeeps() {
         for (int maxSets : List.of(1, 3, 500)) {
             Corpus corpus = new Corpus(maxSets);
-            List<Searchable> all = new ArrayList<>();
+            List<PastText> all = new ArrayList<>();
             for (int round = 0; round < 200; round++) {
-                Searchable message = message();
+                PastText message = message();
                 all.add(message);
                 corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), "a", "s", message));
                 Criterion criterion = criterion(2);
@@ -137,7 +141,7 @@ class LawsTest {
             for (int i = 0; i < 6; i++) {
                 rules.add(rule(i));
             }
-            Searchable message = message();
+            PastText message = message();
             List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message, rule -> true);
             boolean ended = false;
             for (Outcome outcome : outcomes) {

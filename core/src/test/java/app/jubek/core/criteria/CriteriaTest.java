@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.Mails;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.text.Phrase;
-import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -16,11 +14,11 @@ class CriteriaTest {
             Mails.from("office@junior.birkhall-school.example", "Re: GUIDED visits in May", "We are 24 pupils."));
 
     private boolean holds(Criterion criterion) {
-        return criterion.holds(Searchable.of(message));
+        return criterion.holds(Mails.inHand(message));
     }
 
-    private static TextTest words(TextTest.Part part, String... phrases) {
-        return new TextTest(part, Arrays.stream(phrases).map(Phrase::of).toList(), false);
+    private static TextTest words(Part.Kind part, String... phrases) {
+        return TextTest.phrases(part, List.of(phrases));
     }
 
     private static AddressTest sender(AddressTest.How how, String... values) {
@@ -29,24 +27,24 @@ class CriteriaTest {
 
     @Test
     void letterCaseIsIgnoredAndWordsAroundAPhraseDoNotMatter() {
-        assertThat(holds(words(TextTest.Part.SUBJECT, "guided Visit"))).isTrue();
+        assertThat(holds(words(Part.Kind.SUBJECT, "guided Visit"))).isTrue();
     }
 
     @Test
     void onePhraseOfAListSuffices() {
-        assertThat(holds(words(TextTest.Part.SUBJECT, "invoice", "visits"))).isTrue();
+        assertThat(holds(words(Part.Kind.SUBJECT, "invoice", "visits"))).isTrue();
     }
 
     @Test
     void aPhraseIsContainedInItsPluralAndAPluralNotInTheSingular() {
-        assertThat(holds(words(TextTest.Part.SUBJECT, "guided visit"))).isTrue();
-        assertThat(holds(words(TextTest.Part.TEXT, "pupilss"))).isFalse();
+        assertThat(holds(words(Part.Kind.SUBJECT, "guided visit"))).isTrue();
+        assertThat(holds(words(Part.Kind.TEXT, "pupilss"))).isFalse();
     }
 
     @Test
     void subjectOrTextTakesEither() {
-        assertThat(holds(words(TextTest.Part.SUBJECT_OR_TEXT, "24 pupils"))).isTrue();
-        assertThat(holds(words(TextTest.Part.SUBJECT, "24 pupils"))).isFalse();
+        assertThat(holds(words(Part.Kind.SUBJECT_OR_TEXT, "24 pupils"))).isTrue();
+        assertThat(holds(words(Part.Kind.SUBJECT, "24 pupils"))).isFalse();
     }
 
     @Test
@@ -61,8 +59,8 @@ class CriteriaTest {
 
     @Test
     void aNameTestSeesTheDisplayedNameAndAnAddressTestDoesNot() {
-        assertThat(holds(words(TextTest.Part.SENDER_NAME, "anna"))).isTrue();
-        assertThat(holds(words(TextTest.Part.SENDER_NAME, "birkhall"))).isFalse();
+        assertThat(holds(words(Part.Kind.SENDER_NAME, "anna"))).isTrue();
+        assertThat(holds(words(Part.Kind.SENDER_NAME, "birkhall"))).isFalse();
     }
 
     /** UTS 46: an internationalised domain and its A-label are the same. */
@@ -75,12 +73,12 @@ class CriteriaTest {
     @Test
     void negationTurnsEveryTestAndNoneOfTurnsAnyOf() {
         List<Criterion> tests = List.of(
-                words(TextTest.Part.SUBJECT, "visit"),
-                words(TextTest.Part.TEXT, "swap"),
+                words(Part.Kind.SUBJECT, "visit"),
+                words(Part.Kind.TEXT, "swap"),
                 sender(AddressTest.How.IS, "a@b.example"));
         for (Criterion test : tests) {
             Criterion negated = test instanceof TextTest t
-                    ? new TextTest(t.part(), t.phrases(), true)
+                    ? new TextTest(t.part(), t.values(), true)
                     : new AddressTest(AddressTest.Part.SENDER, AddressTest.How.IS, List.of("a@b.example"), true);
             assertThat(holds(negated)).isNotEqualTo(holds(test));
         }
@@ -96,7 +94,7 @@ class CriteriaTest {
 
     @Test
     void aBroadPhraseMakesLongerOnesSuperfluous() {
-        TextTest test = words(TextTest.Part.SUBJECT, "guided visit", "guided visits", "tour");
+        TextTest test = words(Part.Kind.SUBJECT, "guided visit", "guided visits", "tour");
         assertThat(test.coveredBy(1)).contains(0);
         assertThat(test.coveredBy(0)).isEmpty();
         assertThat(test.coveredBy(2)).isEmpty();
@@ -105,17 +103,17 @@ class CriteriaTest {
     @Test
     void aNearMissFailsByOneCriterionWhileAnotherHolds() {
         Criterion holds = sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example");
-        Criterion fails = words(TextTest.Part.SUBJECT, "class booking");
-        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(holds, fails)), Searchable.of(message)))
+        Criterion fails = words(Part.Kind.SUBJECT, "class booking");
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(holds, fails)), Mails.inHand(message)))
                 .contains(fails);
-        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(fails, fails)), Searchable.of(message)))
+        assertThat(NearMiss.of(new Group(Group.How.ALL, List.of(fails, fails)), Mails.inHand(message)))
                 .isEmpty();
     }
 
     @Test
     void matchedWordsAreMarkedWhereTheyAreDisplayedAndOverlapsMerge() {
         Marks marks = new Marks("Anna", "Guided visits", List.of("no", "A guided visit."));
-        List<Mark> found = marks.of(words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "visits"));
+        List<Mark> found = marks.of(words(Part.Kind.SUBJECT_OR_TEXT, "guided visit", "visits"));
         assertThat(found)
                 .extracting(m -> m.place() + " " + m.part() + " " + m.span().start() + "-"
                         + m.span().end())
@@ -128,7 +126,7 @@ class CriteriaTest {
                 Group.How.ALL,
                 List.of(
                         sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "birkhall-school.example"),
-                        words(TextTest.Part.SUBJECT_OR_TEXT, "guided visit", "class booking")));
+                        words(Part.Kind.SUBJECT_OR_TEXT, "guided visit", "class booking")));
         assertThat(all.inWords())
                 .isEqualTo(
                         "from anyone at birkhall-school.example and with “guided visit” or “class booking” in the subject or text");

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.text.Phrase;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -32,7 +31,7 @@ class SieveExamplesTest {
             """.replace("\n", "\r\n"));
 
     private static boolean holds(Criterion criterion, ReadMessage message) {
-        return criterion.holds(Searchable.of(message));
+        return criterion.holds(Mails.inHand(message));
     }
 
     private static AddressTest sender(AddressTest.How how, String value) {
@@ -40,10 +39,7 @@ class SieveExamplesTest {
     }
 
     private static TextTest subject(String... phrases) {
-        return new TextTest(
-                TextTest.Part.SUBJECT,
-                java.util.Arrays.stream(phrases).map(Phrase::of).toList(),
-                false);
+        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
     }
 
     /** §3.1: header :contains "From" "coyote". */
@@ -83,8 +79,7 @@ class SieveExamplesTest {
     /** §2.7.1: "in the text" of RFC 5173 §5.2 is the body as its reader sees it. */
     @Test
     void wordsOfTheTextAreFoundOverLineEnds() {
-        TextTest text =
-                new TextTest(TextTest.Part.TEXT, List.of(Phrase.of("drop it on you from the top of the cliff")), false);
+        TextTest text = TextTest.phrases(Part.Kind.TEXT, List.of("drop it on you from the top of the cliff"));
         assertThat(holds(text, A)).isTrue();
         assertThat(holds(text, B)).isFalse();
     }

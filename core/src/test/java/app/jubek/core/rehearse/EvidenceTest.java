@@ -9,14 +9,14 @@ import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.PastText;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Phrase;
 import java.time.Instant;
 import java.util.List;
 import java.util.Random;
@@ -35,14 +35,11 @@ class EvidenceTest {
                 BEGIN.plusSeconds(count * 60L),
                 sender,
                 subject,
-                Searchable.of(subject, List.of(""), from, List.of())));
+                PastText.of(subject, List.of(""), from, List.of())));
     }
 
     private static Criterion subject(String... phrases) {
-        return new TextTest(
-                TextTest.Part.SUBJECT,
-                java.util.Arrays.stream(phrases).map(Phrase::of).toList(),
-                false);
+        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
     }
 
     private static Criterion at(String domain) {

@@ -9,16 +9,18 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.TextTest;
+import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Phrase;
+import app.jubek.core.text.Value;
 import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class RuleTest {
     private static final Step FILE = new Step.File("Seeds");
-    private static final Step READ = Step.Mark.with(Step.Flag.SEEN);
+    private static final Step READ = Step.Mark.with(Flag.SEEN);
     private static final Step REDIRECT = new Step.Redirect(
             List.of(MailAddress.of("duty@ostrel-gardens.example"), MailAddress.of("Duty@ostrel-gardens.example")));
 
@@ -27,7 +29,7 @@ class RuleTest {
     }
 
     private static TextTest words(String phrase, boolean negated) {
-        return new TextTest(TextTest.Part.SUBJECT, List.of(Phrase.of(phrase)), negated);
+        return new TextTest(Part.of(Part.Kind.SUBJECT), List.of(Value.phrase(phrase)), negated);
     }
 
     @Test

@@ -1,0 +1,114 @@
+package app.jubek.core.compiled;
+
+import app.jubek.core.criteria.Mark;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.text.ComparedText;
+import app.jubek.core.text.Span;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Which probes hit one message, and where their words stand in it as displayed. */
+public final class Findings {
+    private static final int MOST_PLACES = 20_000;
+    private static final int WIDTH = 5;
+
+    private final BitSet hits;
+    private final BitSet broken = new BitSet(0);
+    private final Set<List<Object>> looks = new HashSet<>(0);
+
+    /** Five numbers a place: probe, where on the screen, which text, start, end. */
+    private int[] places = new int[32 * WIDTH];
+
+    private int size;
+
+    Findings(int probes) {
+        hits = new BitSet(probes);
+    }
+
+    void hit(int probe) {
+        hits.set(probe);
+    }
+
+    void broke(int probe) {
+        broken.set(probe);
+    }
+
+    void place(int probe, Part atom, int part, ComparedText text, int start, int end) {
+        if (isShown(atom)) {
+            place(probe, atom, part, text.span(start, end));
+        }
+    }
+
+    void place(int probe, Part atom, int part, Span span) {
+        if (!isShown(atom) || size >= MOST_PLACES * WIDTH) {
+            return;
+        }
+        if (size == places.length) {
+            places = Arrays.copyOf(places, places.length * 2);
+        }
+        places[size++] = probe;
+        places[size++] = place(atom).ordinal();
+        places[size++] = part;
+        places[size++] = span.start();
+        places[size++] = span.end();
+    }
+
+    /** Whether a probe is looked at for the first time in one text. */
+    boolean isFirstLook(int probe, Part atom, int part) {
+        return looks.add(List.of(probe, atom, part));
+    }
+
+    private static boolean isShown(Part atom) {
+        return switch (atom.kind()) {
+            case SENDER_NAME, SUBJECT, BARE_SUBJECT, TEXT, ADDED_TEXT -> true;
+            default -> false;
+        };
+    }
+
+    private static Mark.Place place(Part atom) {
+        return switch (atom.kind()) {
+            case SENDER_NAME -> Mark.Place.SENDER_NAME;
+            case TEXT, ADDED_TEXT -> Mark.Place.TEXT;
+            default -> Mark.Place.SUBJECT;
+        };
+    }
+
+    public boolean isHit(int probe) {
+        return hits.get(probe);
+    }
+
+    /** Whether looking for it failed. */
+    public boolean isBroken(int probe) {
+        return broken.get(probe);
+    }
+
+    public boolean hasBroken() {
+        return !broken.isEmpty();
+    }
+
+    /** The next probe, from one on, that hit or failed; negative when there is none. */
+    public int nextTouched(int from) {
+        int hit = hits.nextSetBit(from);
+        if (broken.isEmpty()) {
+            return hit;
+        }
+        int failed = broken.nextSetBit(from);
+        return hit < 0 || failed >= 0 && failed < hit ? failed : hit;
+    }
+
+    /** Where the words of some probes stand, each place by itself. */
+    public List<Mark> marks(BitSet of) {
+        List<Mark> found = new ArrayList<>();
+        for (int i = 0; i < size; i += WIDTH) {
+            if (of.get(places[i])) {
+                Span span = new Span(places[i + 3], places[i + 4]);
+                found.add(new Mark(Mark.Place.values()[places[i + 1]], places[i + 2], span));
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,8 @@
+/**
+ * The criteria of a whole rule book looked for at one go: each text is folded once and scanned once, whatever the number of
+ * values. Entry point: {@link app.jubek.core.compiled.ProbeIndex}.
+ */
+@NullMarked
+package app.jubek.core.compiled;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,83 @@
+package app.jubek.core.criteria;
+
+import app.jubek.core.message.ReadMessage;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.JulianFields;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Pieces of a date (RFC 5260 §4.2). Asked for as "field/piece/zone": the field "received", "date" or "now", a piece such
+ * as "hour", and an offset such as "+0200", or nothing for the mailbox's own zone.
+ */
+public final class DatePieces {
+    private DatePieces() {}
+
+    /**
+     * @throws IllegalArgumentException when it is not of that form
+     */
+    public static String checked(String asked) {
+        String[] split = split(asked);
+        piece(split[1], Instant.EPOCH.atZone(ZoneOffset.UTC));
+        if (!split[2].isEmpty()) {
+            zone(split[2]);
+        }
+        return asked;
+    }
+
+    private static String[] split(String asked) {
+        String[] split = asked.split("/", -1);
+        if (split.length != 3) {
+            throw new IllegalArgumentException("a date is asked for as field/piece/zone, not \"" + asked + "\"");
+        }
+        return split;
+    }
+
+    static Optional<String> of(String asked, ReadMessage message, Setting setting) {
+        String[] split = split(asked);
+        Optional<Instant> at = switch (split[0]) {
+            case "now" -> Optional.of(setting.now());
+            case "received" -> Optional.of(setting.received());
+            case "date" -> message.date();
+            default -> Optional.empty();
+        };
+        ZoneId zone = split[2].isEmpty() ? setting.zone() : zone(split[2]);
+        return at.map(instant -> piece(split[1], instant.atZone(zone)));
+    }
+
+    private static ZoneId zone(String offset) {
+        try {
+            return ZoneOffset.of(offset);
+        } catch (DateTimeException notOne) {
+            throw new IllegalArgumentException("\"" + offset + "\" is no offset like +0200", notOne);
+        }
+    }
+
+    private static String piece(String name, ZonedDateTime at) {
+        return switch (name) {
+            case "year" -> as("uuuu", at);
+            case "month" -> as("MM", at);
+            case "day" -> as("dd", at);
+            case "date" -> as("uuuu-MM-dd", at);
+            case "julian" -> Long.toString(at.getLong(JulianFields.MODIFIED_JULIAN_DAY));
+            case "hour" -> as("HH", at);
+            case "minute" -> as("mm", at);
+            case "second" -> as("ss", at);
+            case "time" -> as("HH:mm:ss", at);
+            case "iso8601" -> as("uuuu-MM-dd'T'HH:mm:ssxxx", at);
+            case "std11" -> as("EEE, d MMM uuuu HH:mm:ss xx", at);
+            case "zone" -> as("xx", at);
+            case "weekday" -> Integer.toString(at.getDayOfWeek().getValue() % 7);
+            default -> throw new IllegalArgumentException("\"" + name + "\" is no piece of a date");
+        };
+    }
+
+    private static String as(String pattern, ZonedDateTime at) {
+        return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH).format(at);
+    }
+}

@@ -1,0 +1,23 @@
+package app.jubek.core.criteria;
+
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.OwnSide;
+import java.time.Instant;
+import java.time.ZoneId;
+
+/**
+ * What criteria ask for that is not in the message.
+ *
+ * @param received when it came in; its age is what has passed since
+ * @param conversation whether it answers something this mailbox sent
+ * @param folder where it lay when it was looked at
+ */
+public record Setting(
+        OwnSide own,
+        AddressBook people,
+        Instant now,
+        Instant received,
+        ZoneId zone,
+        boolean conversation,
+        String mailbox,
+        String folder) {}

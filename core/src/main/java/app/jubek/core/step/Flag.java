@@ -1,0 +1,58 @@
+package app.jubek.core.step;
+
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** IMAP system flags that a rule may set (RFC 9051 §2.3.2); other marks are keywords, our tags. */
+public enum Flag {
+    SEEN("\\Seen", "read"),
+    FLAGGED("\\Flagged", "flagged"),
+    ANSWERED("\\Answered", "answered"),
+    DRAFT("\\Draft", "draft"),
+    DELETED("\\Deleted", "deleted");
+
+    /** Atoms of RFC 9051, within reason. */
+    private static final Pattern KEYWORD = Pattern.compile("[A-Za-z0-9$][A-Za-z0-9$_.:-]{0,63}");
+
+    private final String imap;
+    private final String words;
+
+    Flag(String imap, String words) {
+        this.imap = imap;
+        this.words = words;
+    }
+
+    public String imap() {
+        return imap;
+    }
+
+    static Optional<Flag> of(String imap) {
+        return Arrays.stream(values())
+                .filter(f -> f.imap.equalsIgnoreCase(imap))
+                .findFirst();
+    }
+
+    /** Whether a mark is a system flag rather than a tag. */
+    public static boolean isSystem(String mark) {
+        return mark.startsWith("\\");
+    }
+
+    static String checked(String mark) {
+        Optional<Flag> system = of(mark);
+        if (system.isPresent()) {
+            return system.get().imap;
+        }
+        if (!KEYWORD.matcher(mark).matches()) {
+            throw new IllegalArgumentException(
+                    isSystem(mark)
+                            ? "there is no flag \"" + mark + "\" that a rule may set"
+                            : "a tag has letters, digits, $ - _ . : only, at most 64: \"" + mark + "\"");
+        }
+        return mark;
+    }
+
+    static String inWords(String mark) {
+        return of(mark).map(f -> f.words).orElse("“" + mark + "”");
+    }
+}

@@ -1,0 +1,14 @@
+package app.jubek.core.step;
+
+/** Names of folders to put mail in. */
+final class Folders {
+    private Folders() {}
+
+    static String named(String folder) {
+        String name = folder.strip();
+        if (name.isEmpty() || name.equalsIgnoreCase("INBOX")) {
+            throw new IllegalArgumentException("name a folder other than the inbox to file in");
+        }
+        return name;
+    }
+}

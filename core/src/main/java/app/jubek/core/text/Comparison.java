@@ -1,0 +1,22 @@
+package app.jubek.core.text;
+
+/** How two texts are held against each other. */
+public enum Comparison {
+    /** NFKC_Casefold, white space as one space, accents kept: what people mean. */
+    FOLDED,
+    /** The same, accents taken off. */
+    WITHOUT_ACCENTS,
+    /** Only A to Z are the same as a to z (RFC 4790, i;ascii-casemap). */
+    ASCII_CASE,
+    /** Unit for unit (RFC 4790, i;octet). */
+    EXACT;
+
+    public boolean isFolding() {
+        return this == FOLDED || this == WITHOUT_ACCENTS;
+    }
+
+    /** The text as it is compared. */
+    public String apply(String text) {
+        return this == EXACT ? text : new ComparedText().load(text, this).toString();
+    }
+}
