@@ -50,6 +50,10 @@ final class Reading {
         }
     }
 
+    boolean isObject() {
+        return node.isObject();
+    }
+
     boolean has(String member) {
         return node.has(member);
     }
@@ -74,6 +78,12 @@ final class Reading {
         }
         check(value.isInt(), member, "must be a whole number");
         return value.isInt() ? value.intValue() : otherwise;
+    }
+
+    long wholeNumber(String member) {
+        JsonNode value = node.path(member);
+        check(value.isIntegralNumber() && value.canConvertToLong(), member, "must be a whole number");
+        return value.isIntegralNumber() ? value.longValue() : 0;
     }
 
     boolean flag(String member) {

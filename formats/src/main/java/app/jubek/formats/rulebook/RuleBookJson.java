@@ -30,7 +30,7 @@ public final class RuleBookJson {
      */
     public static RuleBook read(JsonNode document) {
         Reading at = Reading.of(document);
-        at.only(Set.of("format", "formatVersion", "rules", "fence"));
+        at.only(Set.of("format", "formatVersion", "rules", "fence", "tail"));
         at.check(FORMAT.equals(at.text("format")), "format", "must be \"" + FORMAT + "\"");
         at.check(
                 at.number("formatVersion", 0) == FORMAT_VERSION,
@@ -40,7 +40,8 @@ public final class RuleBookJson {
                 RuleBook::empty,
                 () -> new RuleBook(
                         at.list("rules", RuleReading::read),
-                        at.optional("fence", CriterionJson::read).orElseGet(Nothing::new)));
+                        at.optional("fence", CriterionJson::read).orElseGet(Nothing::new),
+                        at.has("tail") ? at.list("tail", RuleReading::read) : List.of()));
         at.throwIfFaulty();
         return book;
     }
@@ -88,6 +89,7 @@ public final class RuleBookJson {
         }
         book.rules().forEach(rule -> document.withArray("rules").add(RuleWriting.write(rule)));
         document.withArray("rules");
+        book.tail().forEach(rule -> document.withArray("tail").add(RuleWriting.write(rule)));
         return document;
     }
 

@@ -1,12 +1,14 @@
 package app.jubek.formats.rulebook;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
 import java.time.Duration;
-import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -19,12 +21,12 @@ final class StepJson {
         String what = at.text("do");
         return switch (what) {
             case "forward" -> {
-                at.only(Set.of("do", "to", "note"));
-                yield at.attempt(() -> new Step.Forward(addresses(at), at.text("note", "")));
+                at.only(Set.of("do", "to", "note", "leaves"));
+                yield at.attempt(() -> new Step.Forward(addresses(at), at.text("note", ""), at.flag("leaves")));
             }
             case "redirect" -> {
-                at.only(Set.of("do", "to"));
-                yield at.attempt(() -> new Step.Redirect(addresses(at)));
+                at.only(Set.of("do", "to", "leaves"));
+                yield at.attempt(() -> new Step.Redirect(addresses(at), at.flag("leaves")));
             }
             case "reply" -> {
                 at.only(Set.of("do", "subject", "text", "oncePerDays"));
@@ -35,10 +37,20 @@ final class StepJson {
                 at.only(Set.of("do", "folder"));
                 yield at.attempt(() -> new Step.File(at.text("folder")));
             }
+            case "copy" -> {
+                at.only(Set.of("do", "folder"));
+                yield at.attempt(() -> new Step.Copy(at.text("folder")));
+            }
             case "mark" -> {
-                at.only(Set.of("do", "flags", "tags"));
+                at.only(Set.of("do", "flags", "tags", "remove"));
                 yield at.attempt(() -> new Step.Mark(
-                        at.texts("flags", StepJson::flag), at.has("tags") ? at.texts("tags", tag -> tag) : List.of()));
+                        Stream.concat(marks(at, "flags").stream(), marks(at, "tags").stream())
+                                .toList(),
+                        marks(at, "remove")));
+            }
+            case "trash", "delete", "keep", "tell" -> {
+                at.only(Set.of("do"));
+                yield Optional.of(Step.Plain.valueOf(what.toUpperCase(Locale.ROOT)));
             }
             default -> {
                 at.check(what.isEmpty(), "do", "\"" + what + "\" is not known");
@@ -51,18 +63,18 @@ final class StepJson {
         return at.texts("to", MailAddress::of);
     }
 
-    private static Step.Flag flag(String imap) {
-        return Arrays.stream(Step.Flag.values())
-                .filter(flag -> flag.imap().equalsIgnoreCase(imap))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("must be \\Seen or \\Flagged, not \"" + imap + "\""));
+    private static List<String> marks(Reading at, String member) {
+        return at.has(member) ? at.texts(member, mark -> mark) : List.of();
     }
 
     static ObjectNode write(Step step) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("do", step.kind().name().toLowerCase(java.util.Locale.ROOT));
+        node.put("do", step.kind().name().toLowerCase(Locale.ROOT));
         if (step instanceof Step.HandOn handOn) {
             handOn.to().forEach(to -> node.withArray("to").add(to.address()));
+            if (handOn.leaves()) {
+                node.put("leaves", true);
+            }
         }
         if (step instanceof Step.Forward forward && !forward.note().isEmpty()) {
             node.put("note", forward.note());
@@ -71,11 +83,19 @@ final class StepJson {
             node.put("oncePerDays", (int) reply.oncePer().toDays());
         } else if (step instanceof Step.File file) {
             node.put("folder", file.folder());
+        } else if (step instanceof Step.Copy copy) {
+            node.put("folder", copy.folder());
         } else if (step instanceof Step.Mark mark) {
-            ArrayNode flags = node.putArray("flags");
-            mark.flags().forEach(flag -> flags.add(flag.imap()));
-            mark.tags().forEach(tag -> node.withArray("tags").add(tag));
+            write(node, mark);
         }
         return node;
+    }
+
+    private static void write(ObjectNode node, Step.Mark mark) {
+        ArrayNode flags = node.putArray("flags");
+        for (String added : mark.add()) {
+            (Flag.isSystem(added) ? flags : node.withArray("tags")).add(added);
+        }
+        mark.remove().forEach(removed -> node.withArray("remove").add(removed));
     }
 }

@@ -27,11 +27,27 @@ class EveryPartTest {
                 "{'part':'sender name','how':'contains','values':['Anna']}",
                 "{'part':'subject','how':'contains','values':['a','b'],'not':true}",
                 "{'part':'text','how':'contains','values':['Führung']}",
+                "{'part':'sender','how':'contains','values':['school']}",
+                "{'part':'subject','how':'is','values':['Guided visit']}",
+                "{'part':'subject','how':'begins','withPrefixes':true,'values':['Re: visit']}",
+                "{'part':'what the writer added','how':'whole words','values':['visit']}",
+                "{'part':'field','field':'x-kind','how':'wildcard','compare':'ascii case','values':['a*b?']}",
+                "{'part':'address','field':'reply-to','piece':'detail','how':'is','compare':'exact','values':['x']}",
+                "{'part':'return path','piece':'domain','how':'is','values':['x.example']}",
+                "{'part':'attachment name','how':'pattern','compare':'without accents','values':['\\\\.pdf$']}",
+                "{'part':'field','field':'list-id','how':'is present','not':true}",
+                "{'part':'size','how':'over','value':1048576}",
+                "{'part':'count','of':[{'part':'field','field':'to'}],'how':'at least','value':3}",
+                "{'part':'field','field':'x-score','how':'at least','order':'numeric','values':['5']}",
+                "{'part':'date','field':'received/hour/+0200','how':'is','values':['09']}",
+                "{'part':'sent by','how':'is','values':['list','automatic reply']}",
+                "{'part':'group','how':'is','values':['teachers'],'not':true}",
+                "{'part':'standing','how':'is','values':['written to me','conversation']}",
                 "{'all':[{'any':[{'none':[{'part':'subject or text','how':'contains','values':['x']}]}]}]}"
             })
     void everyCriterionIsWrittenBackAsItWasRead(String criterion) {
         JsonNode rule = rule(criterion.replace('\'', '"'), "{\"do\":\"file\",\"folder\":\"Seeds\"}");
-        assertThat(RuleBookJson.write(RuleBookJson.readRule(rule))).isEqualTo(rule);
+        assertThat(RuleBookJson.write(RuleBookJson.readRule(rule))).hasToString(rule.toString());
     }
 
     @ParameterizedTest
@@ -43,7 +59,14 @@ class EveryPartTest {
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
                 "{'do':'file','folder':'Seeds/2026'}",
                 "{'do':'mark','flags':['\\\\Seen','\\\\Flagged']}",
-                "{'do':'mark','flags':[],'tags':['school-2026']}"
+                "{'do':'mark','flags':[],'tags':['school-2026']}",
+                "{'do':'mark','flags':['\\\\Seen'],'remove':['\\\\Flagged','later']}",
+                "{'do':'redirect','to':['a@x.example'],'leaves':true}",
+                "{'do':'copy','folder':'Archive'}",
+                "{'do':'trash'}",
+                "{'do':'delete'}",
+                "{'do':'keep'}",
+                "{'do':'tell'}"
             })
     void everyStepIsWrittenBackAsItWasRead(String step) {
         JsonNode json = JSON.readTree(step.replace('\'', '"'));
@@ -55,8 +78,12 @@ class EveryPartTest {
             delimiter = '|',
             value = {
                 "{'part':'moon','how':'is','values':['a']} | /picksOut/part: \"moon\" is not known",
-                "{'part':'sender','how':'contains','values':['a']} | /picksOut/how: for addresses must be",
-                "{'part':'subject','how':'is','values':['a']} | /picksOut/how: for words must be \"contains\"",
+                "{'part':'subject','how':'smells','values':['a']} | /picksOut/how: \"smells\" is not known here; known are",
+                "{'part':'subject','how':'pattern','values':['(']} | /picksOut/values/0: \"(\" is no pattern",
+                "{'part':'subject','field':'x','how':'is','values':['a']} | /picksOut/field: is for the parts",
+                "{'part':'date','field':'now/century/','how':'is','values':['a']} | /picksOut: \"century\" is no piece",
+                "{'part':'sent by','values':['a ghost']} | /picksOut/values/0: \"a ghost\" is not known",
+                "{'part':'size','how':'over','value':'much'} | /picksOut/value: must be a whole number",
                 "{'part':'subject','how':'contains','values':[]} | /picksOut: a criterion needs at least one value",
                 "{'part':'subject','how':'contains','values':[3]} | /picksOut/values/0: must be text",
                 "{'part':'subject','how':'contains','values':'a'} | /picksOut/values: must be a list",

@@ -1,0 +1,87 @@
+package app.jubek.formats.mbox;
+
+import java.io.BufferedInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+
+/**
+ * The messages of one file, one after the other. A message begins after a line that begins with "From " at the file's
+ * beginning or below an empty line (RFC 4155 App. A); ">From " in a message loses one ">" (common practice).
+ */
+public final class MailboxFile implements AutoCloseable {
+    private static final byte[] SEPARATOR = "From ".getBytes(StandardCharsets.US_ASCII);
+
+    private final InputStream in;
+    private byte[] line;
+
+    public MailboxFile(InputStream file) throws IOException {
+        in = new BufferedInputStream(file, 1 << 16);
+        line = readLine();
+    }
+
+    /** Whether octets look like the beginning of such a file. */
+    public static boolean begins(byte[] octets) {
+        return startsWith(octets, 0);
+    }
+
+    /** The octets of the next message; empty at the end. */
+    public Optional<byte[]> next() throws IOException {
+        while (line.length > 0 && !startsWith(line, 0)) {
+            line = readLine();
+        }
+        if (line.length == 0) {
+            return Optional.empty();
+        }
+        line = readLine();
+        ByteArrayOutputStream message = new ByteArrayOutputStream();
+        boolean afterEmpty = false;
+        while (line.length > 0 && !(afterEmpty && startsWith(line, 0))) {
+            message.write(line, isQuoted(line) ? 1 : 0, line.length - (isQuoted(line) ? 1 : 0));
+            afterEmpty = line[0] == '\n' || line[0] == '\r';
+            line = readLine();
+        }
+        return Optional.of(withoutLastEmptyLine(message.toByteArray()));
+    }
+
+    /** The empty line before a separator belongs to the file. */
+    private static byte[] withoutLastEmptyLine(byte[] message) {
+        int end = message.length;
+        boolean crlf = end >= 2 && message[end - 2] == '\r';
+        int cut = crlf ? 2 : 1;
+        boolean empty = end > cut && message[end - 1] == '\n' && message[end - cut - 1] == '\n';
+        return empty ? java.util.Arrays.copyOf(message, end - cut) : message;
+    }
+
+    private static boolean isQuoted(byte[] line) {
+        int at = 0;
+        while (at < line.length && line[at] == '>') {
+            at++;
+        }
+        return at > 0 && startsWith(line, at);
+    }
+
+    private static boolean startsWith(byte[] line, int from) {
+        return line.length >= from + SEPARATOR.length
+                && java.util.Arrays.equals(line, from, from + SEPARATOR.length, SEPARATOR, 0, SEPARATOR.length);
+    }
+
+    private byte[] readLine() throws IOException {
+        ByteArrayOutputStream octets = new ByteArrayOutputStream();
+        int octet;
+        do {
+            octet = in.read();
+            if (octet >= 0) {
+                octets.write(octet);
+            }
+        } while (octet >= 0 && octet != '\n');
+        return octets.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        in.close();
+    }
+}
