@@ -1,0 +1,97 @@
+package app.jubek.cli;
+
+import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.Outcome;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.plan.NotDone;
+import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.step.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A decision as one JSON object. */
+final class DecisionJson {
+    private DecisionJson() {}
+
+    static ObjectNode write(String id, ReadMessage message, Decision decision, boolean explained) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("message", id).put("inbox", decision.staysInInbox());
+        ArrayNode steps = node.putArray("steps");
+        together(decision.planned()).forEach(same -> steps.add(step(same, message)));
+        ArrayNode held = node.putArray("held");
+        ArrayNode withheld = node.putArray("withheld");
+        for (NotDone not : decision.notDone()) {
+            (not.waits() ? held : withheld)
+                    .addObject()
+                    .put("do", name(not.planned().step()))
+                    .put("because", not.why());
+        }
+        ArrayNode picked = node.putArray("picked");
+        decision.trace().stream()
+                .filter(Outcome::isPicked)
+                .forEach(outcome -> picked.add(outcome.rule().name()));
+        decision.endedBy().ifPresentOrElse(name -> node.put("endedBy", name), () -> node.putNull("endedBy"));
+        if (explained) {
+            ArrayNode trace = node.putArray("trace");
+            decision.trace()
+                    .forEach(outcome -> trace.addObject()
+                            .put("rule", outcome.rule().name())
+                            .put("outcome", outcome(outcome))
+                            .put("because", outcome.inWords()));
+        }
+        return node;
+    }
+
+    private static String outcome(Outcome outcome) {
+        String name = outcome.getClass().getSimpleName();
+        return name.replaceAll("(?<=[a-z])(?=[A-Z])", " ").toLowerCase(Locale.ROOT);
+    }
+
+    private static String name(Step step) {
+        return step.kind().name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Steps that differ in their recipient only are one step of a rule. */
+    private static List<List<PlannedStep>> together(List<PlannedStep> planned) {
+        List<List<PlannedStep>> groups = new ArrayList<>();
+        for (PlannedStep step : planned) {
+            List<PlannedStep> last = groups.isEmpty() ? List.of() : groups.get(groups.size() - 1);
+            boolean same = !last.isEmpty()
+                    && step.step().kind().handsOn()
+                    && last.get(0).rule().equals(step.rule())
+                    && last.get(0).ordinal() == step.ordinal();
+            if (same) {
+                last.add(step);
+            } else if (step.step() != Step.Plain.KEEP) {
+                groups.add(new ArrayList<>(List.of(step)));
+            }
+        }
+        return groups;
+    }
+
+    private static ObjectNode step(List<PlannedStep> same, ReadMessage message) {
+        Step step = same.get(0).step();
+        ObjectNode node = JsonNodeFactory.instance.objectNode().put("do", name(step));
+        if (step instanceof Step.HandOn handOn) {
+            ArrayNode to = node.putArray("to");
+            same.forEach(one -> ((Step.HandOn) one.step()).to().forEach(address -> to.add(address.address())));
+            node.put("leaves", handOn.leaves());
+        } else if (step instanceof Step.Reply reply) {
+            node.put("subject", reply.subjectTo(message.subject()));
+        } else if (step instanceof Step.File file) {
+            node.put("folder", file.folder());
+        } else if (step instanceof Step.Copy copy) {
+            node.put("folder", copy.folder());
+        } else if (step instanceof Step.Mark mark) {
+            ArrayNode flags = node.putArray("flags");
+            mark.add().forEach(flags::add);
+            ArrayNode remove = node.putArray("remove");
+            mark.remove().forEach(remove::add);
+        }
+        return node;
+    }
+}

@@ -1,0 +1,144 @@
+package app.jubek.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The command line as scripts use it. */
+class JubekTest {
+    private static final String MAIL = """
+            Return-Path: <sara@norrskola.example>
+            Received: from a by b; Mon, 4 May 2026 09:00:00 +0200
+            From: Sara <sara@norrskola.example>
+            To: visits@ostrel-gardens.example
+            Subject: Guided visit
+            Message-ID: <1@norrskola.example>
+
+            Two classes.
+            """;
+
+    @TempDir
+    private Path folder = Path.of("");
+
+    private String out = "";
+    private String err = "";
+
+    private Path file(String name, String content) throws IOException {
+        return Files.writeString(folder.resolve(name), content);
+    }
+
+    private int run(String... arguments) {
+        ByteArrayOutputStream told = new ByteArrayOutputStream();
+        ByteArrayOutputStream complained = new ByteArrayOutputStream();
+        int status = Jubek.run(
+                new PrintStream(told, true, StandardCharsets.UTF_8),
+                new PrintStream(complained, true, StandardCharsets.UTF_8),
+                arguments);
+        out = told.toString(StandardCharsets.UTF_8);
+        err = complained.toString(StandardCharsets.UTF_8);
+        return status;
+    }
+
+    private int decide(Path rules, Path mail, String... more) {
+        List<String> arguments = new ArrayList<>(List.of("decide", "--rules", rules.toString(), "--mail"));
+        arguments.addAll(List.of(mail.toString(), "--me", "visits@ostrel-gardens.example"));
+        arguments.addAll(List.of(more));
+        return run(arguments.toArray(String[]::new));
+    }
+
+    @Test
+    void oneMessageGivesOneLineWithAllThatIsToBeDone() throws IOException {
+        Path rules = file("a.sieve", """
+                require ["fileinto", "copy", "imap4flags", "vacation"];
+                # visits
+                if header :contains "subject" "visit" {
+                  redirect :copy "education@ostrel-gardens.example";
+                  addflag ["\\\\Seen", "school"];
+                  vacation "Thank you.";
+                  fileinto "Visits";
+                  stop;
+                }
+                """);
+        assertThat(decide(rules, file("a.eml", MAIL))).isZero();
+        assertThat(out)
+                .isEqualToIgnoringNewLines("{\"message\":\"<1@norrskola.example>\",\"inbox\":false,\"steps\":["
+                        + "{\"do\":\"redirect\",\"to\":[\"education@ostrel-gardens.example\"],\"leaves\":false},"
+                        + "{\"do\":\"reply\",\"subject\":\"Auto: Guided visit\"},"
+                        + "{\"do\":\"mark\",\"flags\":[\"\\\\Seen\",\"school\"],\"remove\":[]},"
+                        + "{\"do\":\"file\",\"folder\":\"Visits\"}],\"held\":[],\"withheld\":[],"
+                        + "\"picked\":[\"visits\"],\"endedBy\":\"visits\"}");
+    }
+
+    @Test
+    void whatIsWithheldIsSaidWithItsSourceAndTheTraceWhenAskedFor() throws IOException {
+        Path rules = file("a.sieve", "vacation \"Thank you.\"; if size :over 1M { discard; }");
+        decide(rules, file("a.eml", "List-Id: <l.example>\n" + MAIL), "--explain");
+        assertThat(out)
+                .contains("\"withheld\":[{\"do\":\"reply\",\"because\":\"")
+                .contains("\"trace\":[{\"rule\":\"line 1, column 1\",\"outcome\":\"picked\"")
+                .contains("\"outcome\":\"not matched\"");
+        decide(rules, file("a.eml", MAIL), "--text");
+        assertThat(out).startsWith("<1@norrskola.example>  Guided visit\n").contains("It stays in the inbox.");
+    }
+
+    /** RFC 4155 App. A; a message is judged at the time it came in unless another is given. */
+    @Test
+    void aFileOfManyMessagesAndAFolderAreTakenInOrder() throws IOException {
+        Path rules = file("a.sieve", "require \"date\"; if currentdate :is \"hour\" \"09\" { discard; }");
+        Path many = file(
+                "many.mbox",
+                "From a Mon May  4 09:00:00 2026\n" + MAIL
+                        + "\nFrom b Mon May  4 09:00:00 2026\nSubject: x\n\n>From y\n");
+        decide(rules, many, "--zone", "Europe/Stockholm");
+        assertThat(out.lines()).hasSize(2);
+        assertThat(out.lines().toList().get(0)).contains("\"inbox\":false");
+        assertThat(out.lines().toList().get(1)).startsWith("{\"message\":\"many.mbox#2\"");
+        decide(rules, many, "--zone", "UTC", "--at", "2026-05-04T08:30:00Z");
+        assertThat(out.lines().toList().get(0)).contains("\"inbox\":true");
+        decide(rules, folder);
+        assertThat(out.lines()).hasSize(2);
+    }
+
+    @Test
+    void rulesAreCarriedBothWaysAndWhatIsLostIsListedWithStatus3() throws IOException {
+        Path json = folder.resolve("a.json");
+        Path sieve = file(
+                "a.sieve",
+                "require \"fileinto\";\n# seeds\nif header :is \"subject\" \"seeds\" { fileinto \"Seeds\"; }");
+        assertThat(run("convert", "--from", sieve.toString(), "--to", json.toString()))
+                .isZero();
+        assertThat(Files.readString(json)).contains("\"name\" : \"seeds\"");
+        String forward = "{\"do\":\"forward\",\"to\":[\"noor@ostrel-gardens.example\"]}";
+        Path changed = file("b.json", Files.readString(json).replaceAll("(?s)\\{\\s*\"do\" : \"file\".*?}", forward));
+        assertThat(run("convert", "--from", changed.toString(), "--to", sieve.toString()))
+                .isEqualTo(3);
+        assertThat(err)
+                .isEqualToIgnoringNewLines("not carried: the rule \"seeds\": to be forwarded to"
+                        + " noor@ostrel-gardens.example: a script can't make a new message, so this is left out");
+    }
+
+    @Test
+    void aBadFileGetsOneLineWithFileLineAndColumnAndStatus2() throws IOException {
+        Path mail = file("a.eml", MAIL);
+        assertThat(decide(file("bad.sieve", "keep;\n  foo bar"), mail)).isEqualTo(2);
+        assertThat(err)
+                .isEqualTo("jubek: " + folder.resolve("bad.sieve") + ":2:7: \";\" is wanted here, not \"bar\"\n");
+        assertThat(decide(file("bad.json", "{\"format\":\"x\"}"), mail)).isEqualTo(2);
+        assertThat(err.lines()).hasSize(1);
+        assertThat(err).contains("/format: must be \"jubek-rule-book\"");
+        assertThat(decide(folder.resolve("none.sieve"), mail)).isEqualTo(2);
+        assertThat(err).endsWith("none.sieve: there is no such file\n");
+        assertThat(run("decide", "--rules")).isEqualTo(2);
+        assertThat(run("decide", "--help")).isZero();
+        assertThat(out).contains("Examples:");
+    }
+}
