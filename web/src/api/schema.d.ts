@@ -269,7 +269,7 @@ export interface components {
             how: "is" | "at domain" | "at domain or below";
             not?: boolean;
             /** @enum {string} */
-            part: "sender" | "recipient";
+            part: "sender" | "recipient" | "to" | "cc" | "any address" | "return path" | "delivered to";
             values: string[];
         };
         AllOf: {
@@ -293,9 +293,22 @@ export interface components {
             /** Format: int64 */
             offsetSeconds: number;
         };
+        CopyStep: {
+            /** @enum {string} */
+            do: "copy";
+            folder: string;
+        };
         Correspondent: {
             address: string;
             name: string;
+        };
+        CountedPart: {
+            /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
+            field?: string;
+            /** @enum {string} */
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            /** @enum {string} */
+            piece?: "all" | "local" | "domain" | "user" | "detail";
         };
         Counts: {
             /** Format: int32 */
@@ -316,7 +329,7 @@ export interface components {
             /** Format: int32 */
             window: number;
         };
-        Criterion: components["schemas"]["AllOf"] | components["schemas"]["AnyOf"] | components["schemas"]["NoneOf"] | components["schemas"]["EveryMessage"] | components["schemas"]["AddressTest"] | components["schemas"]["TextTest"];
+        Criterion: components["schemas"]["AllOf"] | components["schemas"]["AnyOf"] | components["schemas"]["NoneOf"] | components["schemas"]["EveryMessage"] | components["schemas"]["AddressTest"] | components["schemas"]["TextTest"] | components["schemas"]["PresentTest"] | components["schemas"]["NumberTest"] | components["schemas"]["OrderTest"] | components["schemas"]["TraitTest"];
         CriterionFigures: {
             /** Format: int32 */
             effect: number;
@@ -373,7 +386,7 @@ export interface components {
         };
         Fate: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "FILE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
             own: boolean;
             rule: string;
             words: string;
@@ -386,6 +399,8 @@ export interface components {
         ForwardStep: {
             /** @enum {string} */
             do: "forward";
+            /** @description The message leaves the inbox once it is handed on. */
+            leaves?: boolean;
             note?: string;
             to: string[];
         };
@@ -439,7 +454,9 @@ export interface components {
         MarkStep: {
             /** @enum {string} */
             do: "mark";
-            flags: ("\\Seen" | "\\Flagged")[];
+            flags: ("\\Seen" | "\\Flagged" | "\\Answered" | "\\Draft" | "\\Deleted")[];
+            /** @description Flags and tags to take off. */
+            remove?: string[];
             tags?: string[];
         };
         Marked: {
@@ -474,6 +491,46 @@ export interface components {
         NoneOf: {
             none: components["schemas"]["Criterion"][];
         };
+        NumberTest: {
+            /** @enum {string} */
+            how: "over" | "at least" | "under" | "at most" | "equal" | "other than";
+            not?: boolean;
+            /** @description What is counted together, of count. */
+            of?: components["schemas"]["CountedPart"][];
+            /** @enum {string} */
+            part: "size" | "attachments" | "attachment size" | "age" | "count";
+            /** @description Octets, pieces or seconds. */
+            value: number;
+        };
+        OrderTest: {
+            /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
+            field?: string;
+            /** @enum {string} */
+            how: "over" | "at least" | "under" | "at most" | "equal" | "other than";
+            not?: boolean;
+            /** @enum {string} */
+            order: "ascii case" | "exact" | "numeric";
+            /** @enum {string} */
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            /** @enum {string} */
+            piece?: "all" | "local" | "domain" | "user" | "detail";
+            values: string[];
+        };
+        PlainStep: {
+            /** @enum {string} */
+            do: "trash" | "delete" | "keep" | "tell";
+        };
+        PresentTest: {
+            /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
+            field?: string;
+            /** @enum {string} */
+            how: "is present";
+            not?: boolean;
+            /** @enum {string} */
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            /** @enum {string} */
+            piece?: "all" | "local" | "domain" | "user" | "detail";
+        };
         ReadBack: {
             rule: string;
             sentence: string;
@@ -492,6 +549,8 @@ export interface components {
         RedirectStep: {
             /** @enum {string} */
             do: "redirect";
+            /** @description The message leaves the inbox once it is handed on. */
+            leaves?: boolean;
             to: string[];
         };
         ReplyStep: {
@@ -521,6 +580,8 @@ export interface components {
             /** @enum {integer} */
             formatVersion: 1;
             rules: components["schemas"]["Rule"][];
+            /** @description Looked at after the rules, even when one of them ended the run. */
+            tail?: components["schemas"]["Rule"][];
         };
         RuleBookSaving: {
             /** Format: int32 */
@@ -560,7 +621,7 @@ export interface components {
             /** Format: int32 */
             start: number;
         };
-        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["MarkStep"];
+        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"];
         StepView: {
             acts: ("LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP")[];
             advice: string;
@@ -569,7 +630,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "FILE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
             /** Format: int64 */
             message: number;
             note: string;
@@ -593,11 +654,31 @@ export interface components {
             staysInInbox: boolean;
         };
         TextTest: {
+            /**
+             * @description folded when left out.
+             * @enum {string}
+             */
+            compare?: "folded" | "without accents" | "ascii case" | "exact";
+            /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
+            field?: string;
             /** @enum {string} */
-            how: "contains";
+            how: "contains" | "whole words" | "is" | "begins" | "ends" | "wildcard" | "pattern";
             not?: boolean;
             /** @enum {string} */
-            part: "sender name" | "subject" | "text" | "subject or text";
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            /** @enum {string} */
+            piece?: "all" | "local" | "domain" | "user" | "detail";
+            values: string[];
+            /** @description is, begins and ends look at the subject without its reply and forward prefixes, unless this is true. */
+            withPrefixes?: boolean;
+        };
+        /** @description sent by: person, automatic reply, automatic notice, list, bulk, bounce, calendar. standing: conversation, written to me, to me alone, known. group: a group of the address book. */
+        TraitTest: {
+            /** @enum {string} */
+            how?: "is";
+            not?: boolean;
+            /** @enum {string} */
+            part: "sent by" | "group" | "standing";
             values: string[];
         };
         ValueFigures: {

@@ -1,4 +1,4 @@
-export type Happening = 'FORWARD' | 'REDIRECT' | 'REPLY' | 'FILE' | 'MARK' | 'BRING_BACK' | 'HELD';
+export type Happening = 'FORWARD' | 'REDIRECT' | 'REPLY' | 'FILE' | 'COPY' | 'MARK' | 'BRING_BACK' | 'HELD';
 
 const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
   FORWARD: {
@@ -40,6 +40,15 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       </>
     ),
   },
+  COPY: {
+    colour: 'text-file',
+    draw: (
+      <>
+        <path d="M2 8.5h9v5.5H2z" />
+        <path d="M5 8.5V2.5h9v7.5h-3" strokeDasharray="2 1.4" />
+      </>
+    ),
+  },
   MARK: {
     colour: 'text-ink2',
     draw: (
@@ -63,6 +72,14 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
     draw: <rect x="2" y="2" width="12" height="12" rx="1.5" strokeDasharray="2.4 1.8" />,
   },
 };
+
+const SAME_PICTURE: Record<string, Happening> = { TRASH: 'FILE', DELETE: 'FILE', KEEP: 'MARK', TELL: 'MARK' };
+
+/** The picture of a step as rules name it. */
+export function happeningOf(step: string): Happening {
+  const name = step.toUpperCase();
+  return SAME_PICTURE[name] ?? (name as Happening);
+}
 
 /** What happens to a message, as a small picture; the word always stands beside it. */
 export function Glyph({ of }: { of: Happening }) {

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import type { Happening } from '../../ui/glyphs';
+import { happeningOf, type Happening } from '../../ui/glyphs';
 
 export type Rule = Schemas['Rule'];
 export type RuleBook = Schemas['RuleBook'];
@@ -24,7 +24,7 @@ export function switched(rules: Rule[], id: string, on: boolean): Rule[] {
 
 /** The kinds of step of a rule, each once, in order. */
 export function happenings(rule: Rule): Happening[] {
-  const kinds = rule.does.map((step) => step.do.toUpperCase() as Happening);
+  const kinds = rule.does.map((step) => happeningOf(step.do));
   return [...new Set(kinds)];
 }
 

@@ -3,9 +3,23 @@ import type { Rule } from '../rules';
 
 export type Criterion = Schemas['Criterion'];
 export type Step = Schemas['Step'];
-type AddressTest = Schemas['AddressTest'];
-type TextTest = Schemas['TextTest'];
-export type Test = AddressTest | TextTest;
+
+/** The tests that this screen changes; others are kept as they are. */
+export interface AddressTest {
+  part: 'sender' | 'recipient';
+  how: 'is' | 'at domain' | 'at domain or below';
+  values: string[];
+  not?: boolean;
+}
+export interface PhraseTest {
+  part: 'sender name' | 'subject' | 'text' | 'subject or text';
+  how: 'contains';
+  values: string[];
+  not?: boolean;
+}
+export type Test = AddressTest | PhraseTest;
+
+const PHRASE_PARTS = ['sender name', 'subject', 'text', 'subject or text'];
 
 /** A criterion in hand: a test, or one that is kept as it is because it nests. */
 export interface Item {
@@ -38,7 +52,18 @@ export function item(criterion: Criterion): Item {
 }
 
 export function isTest(criterion: Criterion): criterion is Test {
-  return 'part' in criterion;
+  if (!('part' in criterion) || !('values' in criterion) || 'compare' in criterion || 'order' in criterion) {
+    return false;
+  }
+  const { part, how } = criterion;
+  const ofAddress = part === 'sender' || part === 'recipient';
+  return ofAddress
+    ? how !== 'contains' && isAddressHow(how)
+    : how === 'contains' && PHRASE_PARTS.includes(part);
+}
+
+function isAddressHow(how: string | undefined): boolean {
+  return how === 'is' || how === 'at domain' || how === 'at domain or below';
 }
 
 export function newDraft(id: string, from: string | null): Draft {
@@ -144,7 +169,11 @@ export function isComplete(step: Step): boolean {
     case 'file':
       return step.folder.trim() !== '' && step.folder.trim().toLowerCase() !== 'inbox';
     case 'mark':
-      return step.flags.length > 0 || (step.tags ?? []).length > 0;
+      return step.flags.length > 0 || [...(step.tags ?? []), ...(step.remove ?? [])].length > 0;
+    case 'copy':
+      return step.folder.trim() !== '';
+    default:
+      return true;
   }
 }
 

@@ -12,7 +12,7 @@ export function criteriaInBrief(items: Item[]): string {
 
 function inBrief(criterion: Criterion): string {
   if (!isTest(criterion)) {
-    return 'a group';
+    return 'part' in criterion ? criterion.part : 'a group';
   }
   return `${criterion.not ? 'not ' : ''}${criterion.part}: ${criterion.values.join(', ')}`;
 }
@@ -32,7 +32,11 @@ export function stepInBrief(step: Step): string {
     case 'file':
       return step.folder || '…';
     case 'mark':
-      return marksInWords(step.flags, step.tags ?? []);
+      return marksInWords(step.flags, step.tags ?? [], step.remove);
+    case 'copy':
+      return `a copy in ${step.folder}`;
+    default:
+      return '';
   }
 }
 

@@ -2,9 +2,8 @@ import { marksInWords } from '../../../lib/flags';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
-import { Glyph } from '../../../ui/glyphs';
+import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
-import type { Happening } from '../../../ui/glyphs';
 import type { Rule } from '../model';
 
 interface Props {
@@ -40,7 +39,7 @@ export function RuleAside({ rule, sentence, onOpen, onSwitch, onRemove }: Props)
       <ul>
         {rule.does.map((step, i) => (
           <li key={i} className="flex items-start gap-2 border-t border-line py-1.5">
-            <Glyph of={step.do.toUpperCase() as Happening} />
+            <Glyph of={happeningOf(step.do)} />
             <span>{stepInWords(step)}</span>
           </li>
         ))}
@@ -76,6 +75,10 @@ function stepInWords(step: Rule['does'][number]): string {
     case 'file':
       return `file in ${step.folder}`;
     case 'mark':
-      return `mark ${marksInWords(step.flags, step.tags ?? [])}`;
+      return `mark ${marksInWords(step.flags, step.tags ?? [], step.remove)}`;
+    case 'copy':
+      return `copy to ${step.folder}`;
+    default:
+      return step.do;
   }
 }

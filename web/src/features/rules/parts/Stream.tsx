@@ -10,6 +10,7 @@ const BRANCH: Record<Happening, string> = {
   REDIRECT: 'stroke-redirect',
   REPLY: 'stroke-reply',
   FILE: 'stroke-file',
+  COPY: 'stroke-file',
   MARK: 'stroke-ink2',
   BRING_BACK: 'stroke-clay',
   HELD: 'stroke-clay',

@@ -34,8 +34,7 @@ interface Props {
 }
 
 export function CriterionCard({ item, figures, effect, fault, onChange, onRemove }: Props) {
-  const { criterion } = item;
-  if (!isTest(criterion)) {
+  if (!isTest(item.criterion)) {
     return (
       <div className="mb-2 rounded-md border border-line px-2.5 py-2 text-sm">
         A group of criteria, kept as it is.
@@ -43,6 +42,7 @@ export function CriterionCard({ item, figures, effect, fault, onChange, onRemove
       </div>
     );
   }
+  const criterion = item.criterion as Test;
   const set = (change: Partial<Test>) =>
     onChange({ ...item, criterion: { ...criterion, ...change } as Test });
   const isWords = criterion.how === 'contains';

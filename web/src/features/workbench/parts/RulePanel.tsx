@@ -4,7 +4,7 @@ import type { Schemas } from '../../../api/client';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { Glyph, type Happening } from '../../../ui/glyphs';
+import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Menu } from '../../../ui/Menu';
 import { item, presetEnding, type Asked, type Draft, type Item, type Step } from '../model';
 import type { Evidence } from '../queries';
@@ -208,7 +208,7 @@ function DoesInBrief({ does }: { does: Step[] }) {
       {does.map((step, i) => (
         <span key={i} className="inline-flex items-center gap-1">
           {i > 0 && 'then '}
-          <Glyph of={step.do.toUpperCase() as Happening} /> {stepInBrief(step)}
+          <Glyph of={happeningOf(step.do)} /> {stepInBrief(step)}
         </span>
       ))}
     </span>

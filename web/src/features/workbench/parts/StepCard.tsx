@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { Glyph, type Happening } from '../../../ui/glyphs';
+import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { TextArea, TextField } from '../../../ui/Field';
 import { withValues, type Step } from '../model';
 import { ValueChips } from './ValueChips';
@@ -19,6 +19,11 @@ const NAMES: Record<Step['do'], string> = {
   reply: 'reply',
   file: 'file in',
   mark: 'mark',
+  copy: 'copy to',
+  trash: 'put into the trash',
+  delete: 'delete for good',
+  keep: 'keep in the inbox',
+  tell: 'tell me',
 };
 
 export function StepCard(props: Props) {
@@ -27,7 +32,7 @@ export function StepCard(props: Props) {
   return (
     <div role="group" aria-labelledby={title} className="mb-2 rounded-md border border-line px-2.5 py-2">
       <div className="flex items-center gap-2">
-        <Glyph of={step.do.toUpperCase() as Happening} />
+        <Glyph of={happeningOf(step.do)} />
         <span id={title} className="grow font-semibold">
           {NAMES[step.do]}
         </span>
@@ -42,7 +47,7 @@ export function StepCard(props: Props) {
       </div>
       {(step.do === 'forward' || step.do === 'redirect') && <HandOn {...props} step={step} />}
       {step.do === 'reply' && <Reply step={step} onChange={props.onChange} />}
-      {step.do === 'file' && (
+      {(step.do === 'file' || step.do === 'copy') && (
         <TextField
           label="Folder"
           hideLabel

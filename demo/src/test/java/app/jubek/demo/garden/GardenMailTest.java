@@ -2,11 +2,12 @@ package app.jubek.demo.garden;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.PastText;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.text.Limits;
@@ -79,6 +80,10 @@ class GardenMailTest {
         assertThat(html).isGreaterThan(300);
     }
 
+    private static PastText inHand(ReadMessage message) {
+        return PastText.of(message.subject(), message.texts(), message.in(Role.FROM), message.recipients());
+    }
+
     @Test
     void everyDemoRuleTakesItsMailAndTwoOfThemTakeTheSame() throws IOException {
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
@@ -86,7 +91,7 @@ class GardenMailTest {
         Map<List<String>, Integer> together = new HashMap<>();
         for (GardenMail.Letter letter : inbox) {
             List<String> by = new Course(book)
-                    .run(Searchable.of(read(letter)), rule -> true).stream()
+                    .run(inHand(read(letter)), rule -> true).stream()
                             .filter(Outcome::isPicked)
                             .map(o -> o.rule().id().value())
                             .toList();

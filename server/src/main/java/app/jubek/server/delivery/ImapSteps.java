@@ -1,5 +1,6 @@
 package app.jubek.server.delivery;
 
+import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.ImapConnections;
@@ -7,7 +8,6 @@ import app.jubek.server.mailbox.Mailbox;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
 
@@ -37,9 +37,30 @@ class ImapSteps {
         connected(mailbox, store -> {
             Fetched.Place place = whereabouts(store, message);
             try (OpenFolder open = OpenFolder.of(store, place.folder())) {
-                for (String flag : Stream.concat(mark.flags().stream().map(Step.Flag::imap), mark.tags().stream())
-                        .toList()) {
+                for (String flag : mark.add()) {
                     open.commands().flag(place.uid(), flag, true);
+                }
+                for (String flag : mark.remove()) {
+                    open.commands().flag(place.uid(), flag, false);
+                }
+            }
+        });
+    }
+
+    /**
+     * Copies a message to a folder.
+     *
+     * @param repeated an earlier attempt may have got through
+     */
+    void copy(Mailbox mailbox, long message, Step.Copy copy, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            made(store, copy.folder());
+            boolean there = repeated
+                    && new Search(store, mail.find(message)).in(copy.folder()).isPresent();
+            if (!there) {
+                Fetched.Place place = whereabouts(store, message);
+                try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                    open.commands().copy(place.uid(), copy.folder());
                 }
             }
         });
@@ -83,8 +104,8 @@ class ImapSteps {
             }
             Fetched.Place now = whereabouts(store, message);
             try (OpenFolder open = OpenFolder.of(store, now.folder())) {
-                open.commands().flag(now.uid(), Step.Flag.SEEN.imap(), false);
-                open.commands().flag(now.uid(), Step.Flag.FLAGGED.imap(), true);
+                open.commands().flag(now.uid(), Flag.SEEN.imap(), false);
+                open.commands().flag(now.uid(), Flag.FLAGGED.imap(), true);
             }
         });
     }
@@ -122,17 +143,21 @@ class ImapSteps {
 
     private void move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
             throws MessagingException {
-        Folder into = store.getFolder(target);
-        if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
-            throw ImapRefused.forGood(
-                    "the folder \"" + target + "\" can't be made", "Make it in your mail program, then try again.");
-        }
+        made(store, target);
         Optional<Fetched.Place> copied = repeated ? new Search(store, stored).in(target) : Optional.empty();
         Optional<Fetched.Place> place = moved(store, stored, target, copied);
         if (place.isEmpty()) {
             place = new Search(store, stored).in(target);
         }
         mail.moved(stored.id(), place.orElseThrow(() -> new Needless("moved, but the mail server does not say where")));
+    }
+
+    private static void made(IMAPStore store, String target) throws MessagingException {
+        Folder into = store.getFolder(target);
+        if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
+            throw ImapRefused.forGood(
+                    "the folder \"" + target + "\" can't be made", "Make it in your mail program, then try again.");
+        }
     }
 
     private static Optional<Fetched.Place> moved(

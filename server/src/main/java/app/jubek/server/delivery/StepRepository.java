@@ -17,7 +17,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             where s.state = 'READY' and s.due_at <= now()
             and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY') or not exists (
               select 1 from step e where e.message_id = s.message_id and e.position < s.position
-              and e.kind in ('MARK', 'FILE', 'BRING_BACK') and e.state in ('READY', 'SENDING')))
+              and e.kind in ('MARK', 'COPY', 'FILE', 'BRING_BACK') and e.state in ('READY', 'SENDING')))
             order by s.due_at, s.planned_at, s.position
             limit 1 for update skip locked""")
     Optional<StepEntity> nextDue();

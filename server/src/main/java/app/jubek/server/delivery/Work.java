@@ -7,6 +7,7 @@ public enum Work {
     FORWARD,
     REDIRECT,
     REPLY,
+    COPY,
     FILE,
     MARK,
     BRING_BACK;

@@ -108,6 +108,8 @@ class Worker {
             imap.bringBack(mailbox, step.messageId(), claim.isRepeated());
         } else if (StepDetail.step(step) instanceof Step.Mark mark) {
             imap.mark(mailbox, step.messageId(), mark);
+        } else if (StepDetail.step(step) instanceof Step.Copy copy) {
+            imap.copy(mailbox, step.messageId(), copy, claim.isRepeated());
         } else if (StepDetail.step(step) instanceof Step.File file) {
             imap.file(mailbox, step.messageId(), file, claim.isRepeated());
         }

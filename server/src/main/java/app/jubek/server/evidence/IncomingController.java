@@ -3,9 +3,9 @@ package app.jubek.server.evidence;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.text.Folding;
-import app.jubek.core.text.Phrase;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.delivery.Outbox;
@@ -74,9 +74,7 @@ class IncomingController {
 
     private static Criterion criterion(String words) {
         boolean nothing = Folding.fold(words).isBlank();
-        return nothing
-                ? new Everything()
-                : new TextTest(TextTest.Part.SUBJECT_OR_TEXT, List.of(Phrase.of(words)), false);
+        return nothing ? new Everything() : TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, List.of(words));
     }
 
     private static List<Long> matching(Corpus.View past, Criterion criterion) {

@@ -1,6 +1,7 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.decide.Surroundings;
@@ -8,6 +9,7 @@ import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.TraceFields;
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.Outbox;
@@ -22,6 +24,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -131,22 +134,29 @@ public class Intake implements Arrivals {
         Mailbox mailbox = parts.mailboxes().find(entity.mailboxId());
         RuleBooks.Versioned book = parts.books().current(mailbox.id());
         HopMark hops = new HopMark(parts.keys().key("hop-mark"));
-        Surroundings at = new Surroundings(
+        Setting setting = new Setting(
+                mailbox.own(),
+                AddressBook.empty(),
                 parts.clock().instant(),
                 read.fetched().received(),
-                mailbox.own(),
+                mailbox.zone(),
+                isConversation(mailbox.id(), read.message()),
+                mailbox.own().identity().address(),
+                read.fetched().place().folder());
+        Surroundings at = new Surroundings(
+                setting,
                 parts.ledger().of(mailbox.id(), writers(read.message())),
                 hops,
                 parts.books().onSince(mailbox.id()),
-                isConversation(mailbox.id(), read.message()));
-        Decision decision = Engine.decide(book.book(), read.message(), at);
+                new Surroundings.Agreed.Addresses(Set.of()));
+        Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at);
         entity.decided(StoredDecision.of(book.version(), decision));
         Composer composer = new Composer(mailbox.own(), hops, mailbox.zone());
         Composer.Original original =
                 new Composer.Original(read.message(), read.fetched().octets(), read.digest());
         parts.outbox()
                 .plan(new Outbox.Plan(
-                        mailbox.id(), entity.id(), original, composer, decision.planned(), decision.notDone()));
+                        mailbox.id(), entity.id(), original, composer, decision.asCarriedOut(), decision.notDone()));
     }
 
     /** Whether it answers something this mailbox sent, by Jubek or by a person. */

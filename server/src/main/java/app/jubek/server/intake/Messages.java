@@ -1,7 +1,7 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.Searchable;
+import app.jubek.core.criteria.PastText;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
@@ -95,7 +95,7 @@ public class Messages implements StoredMail {
     }
 
     private static PastMessage past(MessageEntity m) {
-        Searchable folded = new Searchable(
+        PastText folded = new PastText(
                 Folding.fold(m.subject()),
                 m.texts().stream().map(Folding::fold).toList(),
                 m.senderNames().stream().map(Folding::fold).toList(),

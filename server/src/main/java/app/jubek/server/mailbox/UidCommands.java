@@ -18,7 +18,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.eclipse.angus.mail.iap.Argument;
 import org.eclipse.angus.mail.iap.ProtocolException;
 import org.eclipse.angus.mail.iap.Response;
@@ -151,8 +150,26 @@ public final class UidCommands {
         return all;
     }
 
+    /** Runs as ranges: lines of 8,000 octets are all that a server must take (RFC 7162 §4). */
     private static String set(Collection<Long> uids) {
-        return uids.stream().map(String::valueOf).collect(Collectors.joining(","));
+        List<String> ranges = new ArrayList<>();
+        long from = -1;
+        long to = -2;
+        for (long uid : uids.stream().sorted().toList()) {
+            if (uid != to + 1) {
+                addRange(from, to, ranges);
+                from = uid;
+            }
+            to = uid;
+        }
+        addRange(from, to, ranges);
+        return String.join(",", ranges);
+    }
+
+    private static void addRange(long from, long to, List<String> into) {
+        if (from >= 0) {
+            into.add(from == to ? "" + from : from + ":" + to);
+        }
     }
 
     private long validity() {
@@ -172,9 +189,14 @@ public final class UidCommands {
         return copied("UID MOVE " + uid, target);
     }
 
+    /** Where the copy lies, when the server says so (RFC 4315 §3). */
+    public Optional<Fetched.Place> copy(long uid, String target) throws MessagingException {
+        return copied("UID COPY " + uid, target);
+    }
+
     /** For servers without MOVE: copies one message and removes the original, and it alone. */
     public Optional<Fetched.Place> copyAndRemove(long uid, String target) throws MessagingException {
-        Optional<Fetched.Place> place = copied("UID COPY " + uid, target);
+        Optional<Fetched.Place> place = copy(uid, target);
         remove(uid);
         return place;
     }

@@ -1,5 +1,6 @@
 package app.jubek.server.rulebook;
 
+import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
@@ -14,6 +15,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +28,9 @@ public class RuleBooks {
     private final Mailboxes mailboxes;
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final Map<UUID, Compiled> compiled = new ConcurrentHashMap<>();
+
+    private record Compiled(int version, CompiledBook book) {}
 
     RuleBooks(RuleBookRepository books, Mailboxes mailboxes, JdbcClient jdbc, Clock clock) {
         this.books = books;
@@ -45,6 +51,16 @@ public class RuleBooks {
                         Optional.of(e.savedAt()),
                         Optional.of(e.savedBy())))
                 .orElseGet(() -> new Versioned(0, RuleBook.empty(), Optional.empty(), Optional.empty()));
+    }
+
+    /** The book made ready for judging, kept until another version comes. */
+    public CompiledBook compiled(UUID mailbox, Versioned book) {
+        return compiled.compute(
+                        mailbox,
+                        (id, known) -> known != null && known.version() == book.version()
+                                ? known
+                                : new Compiled(book.version(), CompiledBook.of(book.book())))
+                .book();
     }
 
     /** Since when each rule that is on has been on. */
@@ -76,7 +92,8 @@ public class RuleBooks {
                             + ". Your changes are still here; look at both before you save.",
                     Map.of("version", now.version(), "document", RuleBookJson.write(now.book())));
         }
-        List<String> faults = wanted.faults();
+        List<String> faults =
+                Stream.concat(wanted.faults().stream(), NotYet.in(wanted)).toList();
         if (!faults.isEmpty()) {
             throw Refused.invalid(String.join(" ", faults), List.of());
         }
@@ -84,7 +101,8 @@ public class RuleBooks {
                 wanted.rules().stream()
                         .map(rule -> counted(rule, now.book().find(rule.id())))
                         .toList(),
-                wanted.fence());
+                wanted.fence(),
+                wanted.tail());
         RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
         books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who));
         noteSwitches(mailbox, now.book(), counted);
