@@ -170,6 +170,18 @@ class ApiTest extends ServerTest {
                 .isEqualTo("/rules/0/picksOut/values/0");
     }
 
+    /** Rather than be left undone in silence. */
+    @Test
+    void stepsThatThisServerDoesNotCarryOutAreRefused() {
+        Browser browser = ilse();
+        int base = browser.get("/api/mailboxes/" + mailbox + "/rule-book")
+                .get("version")
+                .intValue();
+        HttpResponse<String> trash = save(browser, base, RULE.formatted("x", "{\"do\":\"trash\"}", true));
+        assertThat(trash.statusCode()).isEqualTo(422);
+        assertThat(trash.body()).contains("not carried out yet: file the mail instead");
+    }
+
     @Test
     void htmlIsShownWithoutScriptsFormsOrAnythingFromOutside() {
         String mail = "From: a@b.example\r\nTo: x@y.example\r\nSubject: html shown\r\nContent-Type: text/html\r\n\r\n"

@@ -104,6 +104,17 @@ class FolderFaultsTest {
         assertThat(bench.mail(VISITS, "INBOX", "seeds neither")).hasSize(1);
     }
 
+    /** RFC 5228 §2.10.3: filed in two folders it lies in both; prefixes of the subject don't hinder "begins". */
+    @Test
+    void whatIsFiledInTwoFoldersLiesInBoth() {
+        bench.write("Re: shelves", "x");
+        step("Re: shelves", "COPY", "SENT");
+        step("Re: shelves", "FILE", "SENT");
+        assertThat(bench.mail(VISITS, "Shelf one", "Re: shelves")).hasSize(1);
+        assertThat(bench.mail(VISITS, "Shelf two", "Re: shelves")).hasSize(1);
+        assertThat(bench.mail(VISITS, "INBOX", "Re: shelves")).isEmpty();
+    }
+
     @Test
     void newMailIsTakenInWithoutIdle() {
         call("no-idle", "no-special-use");
