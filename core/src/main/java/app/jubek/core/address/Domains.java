@@ -16,10 +16,24 @@ public final class Domains {
         if (plain.endsWith(".")) {
             plain = plain.substring(0, plain.length() - 1);
         }
+        if (isPlain(plain)) {
+            return plain.toLowerCase(Locale.ROOT);
+        }
         IDNA.Info info = new IDNA.Info();
         StringBuilder ascii = new StringBuilder();
         UTS46.nameToASCII(plain, ascii, info);
         return (info.hasErrors() ? plain : ascii.toString()).toLowerCase(Locale.ROOT);
+    }
+
+    /** In ASCII and without A-labels: UTS 46 does nothing more than to make it lower case. */
+    private static boolean isPlain(String domain) {
+        for (int i = 0; i < domain.length(); i++) {
+            if (domain.charAt(i) >= 0x80) {
+                return false;
+            }
+        }
+        return !domain.regionMatches(true, 0, "xn--", 0, 4)
+                && !domain.toLowerCase(Locale.ROOT).contains(".xn--");
     }
 
     /** Whether a domain is the other, or stands below it. Both as A-labels. */

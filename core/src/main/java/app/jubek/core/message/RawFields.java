@@ -19,9 +19,28 @@ final class RawFields {
         return unfold(whole.substring(whole.indexOf(':') + 1));
     }
 
+    /** Line ends before white space go, others become spaces. */
     private static String unfold(String body) {
-        return body.replaceAll("\\r?\\n(?=[ \\t])", "")
-                .replaceAll("[\\r\\n]+", " ")
-                .strip();
+        if (body.indexOf('\n') < 0 && body.indexOf('\r') < 0) {
+            return body.strip();
+        }
+        StringBuilder unfolded = new StringBuilder(body.length());
+        int at = 0;
+        while (at < body.length()) {
+            char unit = body.charAt(at);
+            if (unit != '\r' && unit != '\n') {
+                unfolded.append(unit);
+                at++;
+                continue;
+            }
+            int end = at;
+            while (end < body.length() && (body.charAt(end) == '\r' || body.charAt(end) == '\n')) {
+                end++;
+            }
+            boolean folds = end < body.length() && (body.charAt(end) == ' ' || body.charAt(end) == '\t');
+            unfolded.append(folds ? "" : " ");
+            at = end;
+        }
+        return unfolded.toString().strip();
     }
 }
