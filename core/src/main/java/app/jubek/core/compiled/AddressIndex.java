@@ -11,17 +11,17 @@ final class AddressIndex {
     private final Map<String, Integer> whole = new HashMap<>();
     private final Map<String, Integer> domains = new HashMap<>();
     private final Map<String, Integer> above = new HashMap<>();
+    private final Map<AddressTest.How, Map<String, Integer>> byHow = Map.of(
+            AddressTest.How.IS, whole,
+            AddressTest.How.AT_DOMAIN, domains,
+            AddressTest.How.AT_DOMAIN_OR_BELOW, above);
 
     AddressIndex(AddressTest.Part part) {
         this.part = part;
     }
 
     void add(AddressTest.AddressProbe probe, int number) {
-        switch (probe.how()) {
-            case IS -> whole.put(probe.value(), number);
-            case AT_DOMAIN -> domains.put(probe.value(), number);
-            case AT_DOMAIN_OR_BELOW -> above.put(probe.value(), number);
-        }
+        byHow.get(probe.how()).put(probe.value(), number);
     }
 
     void look(Searchable message, Findings findings) {
