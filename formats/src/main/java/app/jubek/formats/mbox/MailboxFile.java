@@ -6,13 +6,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
- * The messages of one file, one after the other. A message begins after a line that begins with "From " at the file's
- * beginning or below an empty line (RFC 4155 App. A); ">From " in a message loses one ">" (common practice).
+ * The messages of one file, one after the other. A message begins after a line of "From ", an address and a time, at the
+ * file's beginning or below an empty line (RFC 4155 App. A); ">From " in a message loses one ">" (common practice).
  */
 public final class MailboxFile implements AutoCloseable {
     private static final byte[] SEPARATOR = "From ".getBytes(StandardCharsets.US_ASCII);
+
+    private static final Pattern SEPARATOR_LINE = Pattern.compile("^From \\S.*\\d:\\d\\d.*\\d{4}\\s*$");
 
     private final InputStream in;
     private byte[] line;
@@ -38,7 +41,7 @@ public final class MailboxFile implements AutoCloseable {
         line = readLine();
         ByteArrayOutputStream message = new ByteArrayOutputStream();
         boolean afterEmpty = false;
-        while (line.length > 0 && !(afterEmpty && startsWith(line, 0))) {
+        while (line.length > 0 && !(afterEmpty && isSeparator(line))) {
             message.write(line, isQuoted(line) ? 1 : 0, line.length - (isQuoted(line) ? 1 : 0));
             afterEmpty = line[0] == '\n' || line[0] == '\r';
             line = readLine();
@@ -61,6 +64,14 @@ public final class MailboxFile implements AutoCloseable {
             at++;
         }
         return at > 0 && startsWith(line, at);
+    }
+
+    /** It ends in a time and a year, so that a sentence that begins with "From " is none. */
+    private static boolean isSeparator(byte[] line) {
+        return startsWith(line, 0)
+                && SEPARATOR_LINE
+                        .matcher(new String(line, StandardCharsets.ISO_8859_1))
+                        .find();
     }
 
     private static boolean startsWith(byte[] line, int from) {
