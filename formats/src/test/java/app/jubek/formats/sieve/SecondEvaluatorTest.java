@@ -6,6 +6,7 @@ import app.jubek.formats.sieve.JSieve.SimpleMail;
 import app.jubek.formats.sieve.RandomScript.Line;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -13,6 +14,24 @@ import org.junit.jupiter.api.Test;
 class SecondEvaluatorTest {
     private static final int SCRIPTS = 1_500;
     private static final int MAILS = 3;
+    private static final List<String> SCRAPS = List.of(
+            "",
+            "\"",
+            "{",
+            "}",
+            "(",
+            "[",
+            ";",
+            ":",
+            "\\",
+            "/*",
+            "#",
+            "text:",
+            "not ",
+            "999999999999",
+            "\n.\n",
+            "\u0000",
+            "é");
 
     private static boolean differ(List<Line> script, SimpleMail mail) {
         return !ours(script, mail).equals(JSieve.outcome(RandomScript.written(script), mail));
@@ -57,6 +76,31 @@ class SecondEvaluatorTest {
                     .as("%s%n%s%n%s", script, again.script(), mail.raw())
                     .isEqualTo(Deciding.outcome(script, mail.raw()));
         }
+    }
+
+    /** Whatever is done to a script, it is read or refused with a place in it. */
+    @Test
+    void aBrokenScriptIsReadOrRefusedWithItsPlace() {
+        RandomScript random = new RandomScript(11);
+        Random where = new Random(12);
+        int refused = 0;
+        for (int i = 0; i < SCRIPTS; i++) {
+            StringBuilder script = new StringBuilder(RandomScript.written(random.script()));
+            for (int n = where.nextInt(3); n >= 0; n--) {
+                int at = where.nextInt(script.length());
+                script.replace(
+                        at, Math.min(script.length(), at + where.nextInt(4)), SCRAPS.get(where.nextInt(SCRAPS.size())));
+            }
+            try {
+                SieveReading.read(script.toString());
+            } catch (SieveSyntaxException wrong) {
+                assertThat(wrong.place().line())
+                        .isBetween(
+                                1, (int) script.chars().filter(c -> c == '\n').count() + 1);
+                refused++;
+            }
+        }
+        assertThat(refused).isGreaterThan(SCRIPTS / 3);
     }
 
     /** Leaves out one line after the other, as long as the difference stays. */
