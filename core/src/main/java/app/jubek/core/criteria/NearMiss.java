@@ -1,10 +1,29 @@
 package app.jubek.core.criteria;
 
+import java.util.List;
 import java.util.Optional;
 
-/** Almost picked out: one criterion of an all-of group would have to turn while another, positive one holds. */
+/**
+ * Almost picked out: one criterion of an all-of group would have to turn while another, positive one holds; or one word of
+ * a single phrase.
+ */
 public final class NearMiss {
     private NearMiss() {}
+
+    /** The one phrase test that a message does not meet, though all words of a phrase but one stand in it. */
+    public static Optional<TextTest> byOneWord(Criterion picksOut, Searchable message) {
+        List<Test> tests = picksOut.tests();
+        boolean single = tests.size() == 1 && tests.get(0) instanceof TextTest test && !test.negated();
+        return single && !tests.get(0).holds(message)
+                ? Optional.of((TextTest) tests.get(0)).filter(test -> isOneWordOff(test, message))
+                : Optional.empty();
+    }
+
+    private static boolean isOneWordOff(TextTest test, Searchable message) {
+        return test.part().atoms().stream()
+                .flatMap(atom -> message.texts(atom, test.comparison()).stream())
+                .anyMatch(text -> test.values().stream().anyMatch(value -> value.isOneWordOff(text)));
+    }
 
     /** The one criterion that fails, or empty when the message is no near miss. */
     public static Optional<Criterion> of(Criterion picksOut, Hits hits) {

@@ -3,6 +3,7 @@ package app.jubek.core.rehearse;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.NearMiss;
+import app.jubek.core.criteria.Searchable;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.rule.Rule;
@@ -32,7 +33,7 @@ public final class Evidence {
         this.course = new Course(new RuleBook(
                 onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
         for (int at = past.size() - 1; at >= 0; at--) {
-            Set<Counter> counters = counters(past.hits(at));
+            Set<Counter> counters = counters(past.hits(at), past.message(at).folded());
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
             if (!counters.isEmpty()) {
                 standings.add(new Standing(at, past.message(at), counters));
@@ -77,9 +78,10 @@ public final class Evidence {
         return new Figures(past, inHand).leavesOut();
     }
 
-    private Set<Counter> counters(Hits hits) {
+    private Set<Counter> counters(Hits hits, Searchable message) {
         if (!inHand.picksOut().holds(hits)) {
-            boolean near = NearMiss.of(inHand.picksOut(), hits).isPresent();
+            boolean near = NearMiss.of(inHand.picksOut(), hits).isPresent()
+                    || NearMiss.byOneWord(inHand.picksOut(), message).isPresent();
             return near ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
         }
         List<Outcome> outcomes = course.run(hits, rule -> true);

@@ -148,6 +148,15 @@ public final class Value {
         }
     }
 
+    /**
+     * Whether all words of a phrase but one stand in a text, in order, with another word in place of that one: a changed
+     * word, a plural. Of two words the other one must begin alike, as nearly every text has one of them in it.
+     */
+    public boolean isOneWordOff(String text) {
+        boolean phrase = (how == How.CONTAINS || how == How.WORDS) && comparison.isFolding();
+        return phrase && OneWordOff.is(compared, text);
+    }
+
     private boolean isBeginning(char[] units, int start) {
         return start == 0 || comparison.isFolding() && start == 1 && units[0] == ' ';
     }

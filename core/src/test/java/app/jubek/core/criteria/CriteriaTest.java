@@ -111,6 +111,21 @@ class CriteriaTest {
     }
 
     @Test
+    void aPhraseThatFailsByOneWordIsANearMiss() {
+        for (String near :
+                List.of("guided visits next May", "booked visits in May", "visits in June", "guided visitors")) {
+            assertThat(NearMiss.byOneWord(words(Part.Kind.SUBJECT, near), Mails.inHand(message)))
+                    .as(near)
+                    .isPresent();
+        }
+        for (String far : List.of("guided visit", "guided tour", "school visits today", "visits", "invoice")) {
+            assertThat(NearMiss.byOneWord(words(Part.Kind.SUBJECT, far), Mails.inHand(message)))
+                    .as(far)
+                    .isEmpty();
+        }
+    }
+
+    @Test
     void matchedWordsAreMarkedWhereTheyAreDisplayedAndOverlapsMerge() {
         Marks marks = new Marks("Anna", "Guided visits", List.of("no", "A guided visit."));
         List<Mark> found = marks.of(words(Part.Kind.SUBJECT_OR_TEXT, "guided visit", "visits"));
