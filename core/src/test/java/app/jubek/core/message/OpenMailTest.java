@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Random;
 import java.util.TreeMap;
@@ -86,6 +87,45 @@ class OpenMailTest {
                 "open mail: %d of %d read whole, %d of %d fields differ from Angus Mail: %s%n",
                 whole, files.size(), different, compared, summary(differences));
         assertThat(different).isLessThan(compared / 100);
+    }
+
+    /** Of messages that are one plain text, and whose charset Angus knows: the same text, line ends aside. */
+    @Test
+    void plainTextsAreThoseThatAngusReads() throws Exception {
+        int compared = 0;
+        List<String> different = new ArrayList<>();
+        for (Path file : OpenMail.files()) {
+            byte[] octets = OpenMail.octets(file);
+            MimeMessage theirs = Reader.of(octets).message();
+            boolean plain = theirs.isMimeType("text/plain")
+                    && theirs.getFileName() == null
+                    && new String(octets, StandardCharsets.ISO_8859_1).chars().allMatch(c -> c < 0x80);
+            Optional<String> text = plain ? text(theirs) : Optional.empty();
+            if (text.isPresent()) {
+                compared++;
+                String ours = String.join("", Mails.read(octets).texts());
+                if (!lines(ours).equals(lines(text.get()))) {
+                    different.add(file.getFileName().toString());
+                }
+            }
+        }
+        System.out.printf(
+                "open mail: %d of %d plain texts differ: %s%n",
+                different.size(), compared, different.subList(0, Math.min(6, different.size())));
+        assertThat(compared).isGreaterThan(3_000);
+        assertThat(different.size()).isLessThan(compared / 100);
+    }
+
+    private static Optional<String> text(MimeMessage message) {
+        try {
+            return message.getContent() instanceof String text ? Optional.of(text) : Optional.empty();
+        } catch (MessagingException | java.io.IOException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    private static String lines(String text) {
+        return text.replace("\r\n", "\n").strip();
     }
 
     private static String summary(Map<String, List<String>> differences) {
