@@ -1,9 +1,9 @@
 package app.jubek.server;
 
 import app.jubek.demo.garden.GardenMail;
+import app.jubek.demo.postoffice.FreePort;
 import app.jubek.demo.postoffice.PostOffice;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -28,7 +28,8 @@ final class World {
 
     private World() {
         Path folder = temporary();
-        settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
+        settings = new PostOffice.Settings(
+                folder.resolve("post"), FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
         open();
         byte[] sent = ("Message-ID: " + WRITTEN_BY_ILSE + "\r\nSubject: weekend\r\n\r\nDear Bea")
                 .getBytes(StandardCharsets.US_ASCII);
@@ -80,14 +81,6 @@ final class World {
             connection.createStatement().execute("drop schema if exists public cascade; create schema public");
         } catch (SQLException away) {
             throw new IllegalStateException("no test database at " + DATABASE + ": run bin/test", away);
-        }
-    }
-
-    private static int freePort() {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        } catch (IOException none) {
-            throw new IllegalStateException(none);
         }
     }
 

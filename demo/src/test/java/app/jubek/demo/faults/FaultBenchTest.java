@@ -3,6 +3,7 @@ package app.jubek.demo.faults;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.jubek.demo.postoffice.FreePort;
 import app.jubek.demo.postoffice.PostOffice;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
@@ -11,7 +12,6 @@ import jakarta.mail.Session;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -43,7 +43,7 @@ class FaultBenchTest {
 
     @BeforeEach
     void open() throws IOException {
-        settings = new PostOffice.Settings(folder, port(), port(), port(), "ostrel");
+        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
         office = new PostOffice(settings, octets -> {});
         office.open(List.of(NOOR));
         office.start();
@@ -52,12 +52,6 @@ class FaultBenchTest {
     @AfterEach
     void close() {
         office.close();
-    }
-
-    private static int port() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     /** The last answer to some lines said one after the other; "gone" when there is none. */

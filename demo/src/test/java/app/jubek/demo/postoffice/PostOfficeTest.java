@@ -10,7 +10,6 @@ import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.UIDFolder;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -30,16 +29,10 @@ class PostOfficeTest {
     private PostOffice.Settings settings;
 
     private PostOffice open() throws IOException {
-        settings = new PostOffice.Settings(folder, port(), port(), port(), "ostrel");
+        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
         PostOffice office = new PostOffice(settings, octets -> {});
         office.start();
         return office;
-    }
-
-    private static int port() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     private interface Acting {

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -32,7 +31,7 @@ class SmtpSideTest {
 
     @BeforeEach
     void open() throws IOException {
-        settings = new PostOffice.Settings(folder, port(), port(), port(), "ostrel");
+        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
         office = new PostOffice(settings, octets -> accepted.add(new String(octets, StandardCharsets.UTF_8)));
         office.start();
     }
@@ -40,12 +39,6 @@ class SmtpSideTest {
     @AfterEach
     void close() {
         office.close();
-    }
-
-    private static int port() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     /** The last answer to some lines said one after the other. */

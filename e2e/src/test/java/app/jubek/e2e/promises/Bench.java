@@ -1,6 +1,7 @@
 package app.jubek.e2e.promises;
 
 import app.jubek.demo.faults.FaultBench;
+import app.jubek.demo.postoffice.FreePort;
 import app.jubek.demo.postoffice.PostOffice;
 import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.Folder;
@@ -9,7 +10,6 @@ import jakarta.mail.Session;
 import jakarta.mail.Store;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -52,7 +52,8 @@ final class Bench implements AutoCloseable {
         this.database = database;
         this.schema = schema;
         folder = Files.createTempDirectory("jubek-" + name);
-        settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
+        settings = new PostOffice.Settings(
+                folder.resolve("post"), FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
         office = new PostOffice(settings, octets -> {});
         office.open(List.of(VISITS, EDUCATION, ANNA));
         office.start();
@@ -119,17 +120,11 @@ final class Bench implements AutoCloseable {
         try {
             Node.archiveClasses(arguments);
             Node node = Node.begin(
-                    freePort(), folder.resolve("server-" + nodes.size() + ".log"), java, arguments, environment);
+                    FreePort.any(), folder.resolve("server-" + nodes.size() + ".log"), java, arguments, environment);
             nodes.add(node);
             return node;
         } catch (IOException failed) {
             throw new IllegalStateException(failed);
-        }
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
         }
     }
 

@@ -1,5 +1,6 @@
 package app.jubek.e2e.promises;
 
+import app.jubek.demo.postoffice.FreePort;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
@@ -10,7 +11,6 @@ import jakarta.mail.internet.MimeMessage;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Properties;
@@ -20,20 +20,14 @@ import org.eclipse.angus.mail.imap.IMAPStore;
 /** The post office as the demo runs it, a process of its own. */
 final class PostOfficeProcess implements AutoCloseable {
     private final Path data;
-    private final int smtp = freePort();
-    private final int imap = freePort();
-    private final int control = freePort();
+    private final int smtp = FreePort.any();
+    private final int imap = FreePort.any();
+    private final int control = FreePort.any();
     private Process process;
 
     PostOfficeProcess(Path data) throws IOException {
         this.data = data;
         start();
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     void start() throws IOException {
