@@ -160,13 +160,11 @@ class OpenMailTest {
                 octets = OpenMail.octets(files.get(random.nextInt(files.size())));
             }
             byte[] mutant = mutant(octets, random);
-            ReadMessage read = Mails.read(mutant);
-            assertThat(read.size()).isEqualTo(mutant.length);
             long began = threads.getCurrentThreadCpuTime();
-            Mails.read(mutant);
+            ReadMessage read = Mails.read(mutant);
             long took = threads.getCurrentThreadCpuTime() - began;
+            assertThat(read.size()).isEqualTo(mutant.length);
             if (took > SLOW_NANOS) {
-                Mails.read(mutant);
                 long again = threads.getCurrentThreadCpuTime();
                 Mails.read(mutant);
                 assertThat(threads.getCurrentThreadCpuTime() - again).isLessThan(SLOW_NANOS);

@@ -66,7 +66,7 @@ class SecondEvaluatorTest {
     @Test
     void writtenAnewItDoesTheSame() {
         RandomScript random = new RandomScript(7);
-        for (int i = 0; i < SCRIPTS / 5; i++) {
+        for (int i = 0; i < SCRIPTS / 10; i++) {
             String script = RandomScript.written(random.script());
             SimpleMail mail = random.mail();
             SieveWriting.Written again =
