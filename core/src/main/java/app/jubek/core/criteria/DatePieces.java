@@ -8,6 +8,7 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.JulianFields;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -16,6 +17,8 @@ import java.util.Optional;
  * as "hour", and an offset such as "+0200", or nothing for the mailbox's own zone.
  */
 public final class DatePieces {
+    private static final List<String> FIELDS = List.of("received", "date", "now");
+
     private DatePieces() {}
 
     /**
@@ -23,6 +26,9 @@ public final class DatePieces {
      */
     public static String checked(String asked) {
         String[] split = split(asked);
+        if (!FIELDS.contains(split[0])) {
+            throw new IllegalArgumentException("a date is received, date or now, not \"" + split[0] + "\"");
+        }
         piece(split[1], Instant.EPOCH.atZone(ZoneOffset.UTC));
         if (!split[2].isEmpty()) {
             zone(split[2]);

@@ -2,6 +2,7 @@ package app.jubek.core.decide;
 
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.text.Words;
@@ -17,7 +18,7 @@ import java.util.stream.Stream;
  * @param notDone steps held or withheld
  * @param trace the outcome of every rule, in order
  */
-public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<Outcome> trace) {
+public record Decision(List<PlannedStep> planned, List<NotDone> notDone, Trace trace) {
     public Decision {
         planned = List.copyOf(planned);
         notDone = List.copyOf(notDone);
@@ -59,10 +60,7 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<Ou
 
     /** The name of the rule that ended the run. */
     public Optional<String> endedBy() {
-        return trace.stream()
-                .filter(o -> o.isPicked() && o.rule().ends())
-                .map(o -> o.rule().name())
-                .findFirst();
+        return trace.endedBy().map(Rule::name);
     }
 
     /** The whole decision in plain English, one line for each rule and each step. */

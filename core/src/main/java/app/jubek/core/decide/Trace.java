@@ -40,11 +40,6 @@ public final class Trace extends AbstractList<Outcome> {
         return verdicts[at] == Verdict.PICKED && isReached(at);
     }
 
-    /** Whether the rule belongs to the tail. */
-    public boolean isTail(int at) {
-        return at >= course;
-    }
-
     public Optional<Rule> endedBy() {
         return endedBy < course ? Optional.of(rules.get(endedBy)) : Optional.empty();
     }

@@ -76,10 +76,6 @@ public final class PhraseIndex {
         return new PhraseIndex(strings);
     }
 
-    public List<String> strings() {
-        return strings;
-    }
-
     /** Hears of each place where a string stands. */
     public interface Found {
         /**

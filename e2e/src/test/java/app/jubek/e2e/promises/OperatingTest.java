@@ -38,7 +38,7 @@ class OperatingTest {
     }
 
     /** A command as an administrator calls it, on the database of this test. */
-    private static String run(String... command) throws IOException, InterruptedException {
+    private static ProcessBuilder command(String... command) {
         ProcessBuilder builder =
                 new ProcessBuilder(command).directory(ROOT.toFile()).redirectErrorStream(true);
         String port = URI.create(Bench.DATABASE.substring("jdbc:".length())).getPort() + "";
@@ -48,9 +48,20 @@ class OperatingTest {
             builder.environment()
                     .put("JUBEK_DATADIR", bench.folder.resolve("jubek").toString());
         }
-        Process process = builder.start();
+        return builder;
+    }
+
+    private static String run(String... command) throws IOException, InterruptedException {
+        Process process = command(command).start();
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         assertThat(process.waitFor()).as(said).isZero();
+        return said;
+    }
+
+    private static String refused(String... command) throws IOException, InterruptedException {
+        Process process = command(command).start();
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(process.waitFor()).as(said).isNotZero();
         return said;
     }
 
@@ -122,6 +133,21 @@ class OperatingTest {
         assertThat(bench.mail(EDUCATION, "INBOX", "tour after the backup")).hasSize(1);
         node.act(held.get("id").stringValue(), "LET_GO");
         step("tour after the backup", "REDIRECT", "SENT");
+    }
+
+    @Test
+    void aBackupThatCantBeReadChangesNothing() throws Exception {
+        Path broken =
+                Files.createDirectories(bench.folder.resolve("broken/keys")).getParent();
+        Files.writeString(broken.resolve("database.dump"), "no dump");
+        bench.write("tour before the broken backup", "x");
+        step("tour before the broken backup", "REDIRECT", "SENT");
+        node.stop();
+        bench.execute("update node set seen_at = now() - interval '1 hour'");
+        long before = bench.count("select count(*) from step");
+        assertThat(refused("bin/restore", broken.toString())).contains("nothing was changed");
+        assertThat(bench.count("select count(*) from step")).isEqualTo(before);
+        node = bench.start();
     }
 
     @Test
