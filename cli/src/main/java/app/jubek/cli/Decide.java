@@ -12,6 +12,7 @@ import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.text.Limits;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -59,7 +60,12 @@ final class Decide implements Callable<Integer> {
                     + " topmost Received field, else its Date")
     private Optional<String> at = Optional.empty();
 
-    @Option(names = "--zone", paramLabel = "ZONE", description = "time zone, like Europe/Stockholm; else the system's")
+    @Option(
+            names = "--zone",
+            paramLabel = "ZONE",
+            description =
+                    "time zone, like Europe/Stockholm; else the system's. Opening hours count as Monday to Friday,"
+                            + " 9 to 17 o'clock there")
     private Optional<String> zone = Optional.empty();
 
     @Option(
@@ -115,7 +121,8 @@ final class Decide implements Callable<Integer> {
         String mailbox = own.identity().address();
         Setting setting = new Setting(own, AddressBook.empty(), at, at, zone, false, mailbox, "INBOX");
         HopMark hops = new HopMark(new byte[32]);
-        return new Surroundings(setting, Ledger.empty(), hops, Map.of(), new Surroundings.Agreed.Everybody());
+        return new Surroundings(
+                setting, Opening.usual(zone), Ledger.empty(), hops, Map.of(), new Surroundings.Agreed.Everybody());
     }
 
     private Instant instant(String written) {

@@ -21,6 +21,7 @@ class ArchitectureTest {
             "criteria",
             "compiled",
             "step",
+            "schedule",
             "rule",
             "plan",
             "safety",

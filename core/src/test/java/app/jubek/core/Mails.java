@@ -11,6 +11,7 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -63,7 +64,13 @@ public final class Mails {
                 false,
                 "visits@ostrel-gardens.example",
                 "INBOX");
-        return new Surroundings(setting, ledger, HOPS, onSince, new Surroundings.Agreed.Addresses(Set.of()));
+        return new Surroundings(
+                setting,
+                Opening.usual(setting.zone()),
+                ledger,
+                HOPS,
+                onSince,
+                new Surroundings.Agreed.Addresses(Set.of()));
     }
 
     /** As criteria look at it, come in just now. */

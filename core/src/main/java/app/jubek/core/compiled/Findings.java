@@ -3,6 +3,7 @@ package app.jubek.core.compiled;
 import app.jubek.core.criteria.Mark;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.text.ComparedText;
+import app.jubek.core.text.Limits;
 import app.jubek.core.text.Span;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,7 +14,6 @@ import java.util.Set;
 
 /** Which probes hit one message, and where their words stand in it as displayed. */
 public final class Findings {
-    private static final int MOST_PLACES = 20_000;
     private static final int WIDTH = 5;
 
     private final BitSet hits;
@@ -44,7 +44,7 @@ public final class Findings {
     }
 
     void place(int probe, Part atom, int part, Span span) {
-        if (!isShown(atom) || size >= MOST_PLACES * WIDTH) {
+        if (!isShown(atom) || size >= Limits.standard().places() * WIDTH) {
             return;
         }
         if (size == places.length) {
@@ -98,6 +98,11 @@ public final class Findings {
         }
         int failed = broken.nextSetBit(from);
         return hit < 0 || failed >= 0 && failed < hit ? failed : hit;
+    }
+
+    /** Whether there are more places than are marked. */
+    public boolean isFull() {
+        return size >= Limits.standard().places() * WIDTH;
     }
 
     /** Where the words of some probes stand, each place by itself. */

@@ -30,6 +30,10 @@ public final class InHand implements Searchable {
         this.setting = setting;
     }
 
+    public ReadMessage message() {
+        return message;
+    }
+
     @Override
     public List<String> texts(Part atom, Comparison comparison) {
         return compared.computeIfAbsent(

@@ -9,8 +9,13 @@ import app.jubek.core.criteria.Mark;
 import app.jubek.core.criteria.Marks;
 import app.jubek.core.criteria.Probe;
 import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.message.ReadMessage;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.schedule.Schedule;
+import app.jubek.core.text.How;
+import app.jubek.core.text.Limits;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -18,7 +23,8 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Predicate;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * A rule book made ready to judge many messages: what a message costs depends on its length and on what hits in it, and
@@ -33,6 +39,8 @@ public final class CompiledBook {
     private final Map<Rule, BitSet> markedBy = new IdentityHashMap<>();
     private final int[][] rulesOfProbe;
     private final Verdict[] withoutHits;
+    private final boolean hasSchedules;
+    private final boolean hasPatterns;
 
     private CompiledBook(RuleBook book) {
         this.book = book;
@@ -47,11 +55,17 @@ public final class CompiledBook {
         rules.forEach(rule -> markedBy.put(rule, marked(rule)));
         index = ProbeIndex.of(List.copyOf(numbers.keySet()));
         rulesOfProbe = rulesOf.stream().map(set -> set.stream().toArray()).toArray(int[][]::new);
+        hasSchedules = rules.stream().anyMatch(rule -> !rule.schedule().equals(Schedule.ALWAYS));
+        hasPatterns = numbers.keySet().stream().anyMatch(CompiledBook::isPattern);
         withoutHits = rules.stream().map(rule -> verdict(rule, test -> false)).toArray(Verdict[]::new);
     }
 
     public static CompiledBook of(RuleBook book) {
         return new CompiledBook(book);
+    }
+
+    private static boolean isPattern(Probe probe) {
+        return probe instanceof TextTest.ValueProbe words && words.value().how() == How.PATTERN;
     }
 
     public RuleBook book() {
@@ -95,16 +109,18 @@ public final class CompiledBook {
     public final class Judged implements Hits {
         private final Findings findings;
         private final Trace trace;
+        private final ReadMessage message;
 
-        private Judged(Findings findings, Predicate<Rule> inForce, boolean allInForce) {
-            this.findings = findings;
+        private Judged(InHand inHand, Function<Rule, Optional<Verdict>> silence, boolean allSpeak) {
+            this.message = inHand.message();
+            this.findings = index.look(inHand);
             Verdict[] verdicts = withoutHits.clone();
             BitSet touched = touchedRules();
             for (int i = touched.nextSetBit(0); i >= 0 && i < verdicts.length; i = touched.nextSetBit(i + 1)) {
                 verdicts[i] = isBroken(rules.get(i)) ? Verdict.BROKEN : verdict(rules.get(i), this);
             }
-            if (!allInForce) {
-                setNotYetOn(verdicts, inForce);
+            if (!allSpeak) {
+                silence(verdicts, silence);
             }
             trace = new Trace(rules, verdicts, book.rules().size(), this);
         }
@@ -127,10 +143,10 @@ public final class CompiledBook {
                             .anyMatch(findings::isBroken);
         }
 
-        private void setNotYetOn(Verdict[] verdicts, Predicate<Rule> inForce) {
+        private void silence(Verdict[] verdicts, Function<Rule, Optional<Verdict>> silence) {
             for (int i = 0; i < verdicts.length; i++) {
-                if (verdicts[i] != Verdict.OFF && !inForce.test(rules.get(i))) {
-                    verdicts[i] = Verdict.NOT_YET_ON;
+                if (verdicts[i] != Verdict.OFF) {
+                    verdicts[i] = silence.apply(rules.get(i)).orElse(verdicts[i]);
                 }
             }
         }
@@ -153,6 +169,19 @@ public final class CompiledBook {
             return book.fence().holds(this);
         }
 
+        /** What of the message was not read or not looked through, because it reached a limit. */
+        public List<String> notes() {
+            Limits limits = Limits.standard();
+            List<String> notes = new ArrayList<>(message.notes());
+            if (hasPatterns && message.texts().stream().anyMatch(text -> text.length() > limits.patternChars())) {
+                notes.add("patterns looked through the first " + limits.patternChars() + " characters of each text");
+            }
+            if (findings.isFull()) {
+                notes.add("only the first " + limits.places() + " places are marked");
+            }
+            return notes;
+        }
+
         /** Where the words stand that a rule looks for, in the message as displayed. */
         public List<Mark> marks(Rule rule) {
             return Marks.merged(findings.marks(markedBy.get(rule)));
@@ -160,15 +189,15 @@ public final class CompiledBook {
     }
 
     /**
-     * @param inForce whether a rule that is on was on when the message came in
-     * @param allInForce spares asking for each of them
+     * @param silence why a rule that is on has no say in the message
+     * @param allOn that none was switched on too late; spares asking each of a book without schedules
      */
-    Judged judge(InHand message, Predicate<Rule> inForce, boolean allInForce) {
-        return new Judged(index.look(message), inForce, allInForce);
+    Judged judge(InHand message, Function<Rule, Optional<Verdict>> silence, boolean allOn) {
+        return new Judged(message, silence, allOn && !hasSchedules);
     }
 
-    /** Judges with all rules in force that are on. */
+    /** Judges with the say of all rules that are on. */
     public Judged judge(InHand message) {
-        return judge(message, rule -> true, true);
+        return new Judged(message, rule -> Optional.empty(), true);
     }
 }

@@ -16,12 +16,14 @@ import java.util.stream.Stream;
  *
  * @param planned in the order in which they are done
  * @param notDone steps held or withheld
+ * @param notes what of the message was not read or not looked through
  * @param trace the outcome of every rule, in order
  */
-public record Decision(List<PlannedStep> planned, List<NotDone> notDone, Trace trace) {
+public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<String> notes, Trace trace) {
     public Decision {
         planned = List.copyOf(planned);
         notDone = List.copyOf(notDone);
+        notes = List.copyOf(notes);
     }
 
     /** Whether the message stays in the inbox: unless something takes it out and nothing keeps it. */
@@ -65,6 +67,7 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, Trace t
 
     /** The whole decision in plain English, one line for each rule and each step. */
     public List<String> inWords() {
+        Stream<String> read = notes.stream().map(note -> "Note on the message: " + note + ".");
         Stream<String> rules = trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
         Stream<String> done =
                 planned.stream().map(p -> "To be " + p.step().done() + " by “" + p.ruleName() + "”" + also(p) + ".");
@@ -72,7 +75,9 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, Trace t
                 .map(n -> "Not " + n.planned().step().done() + " by “"
                         + n.planned().ruleName() + "” — " + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
         String inbox = staysInInbox() ? "It stays in the inbox." : "It leaves the inbox.";
-        return Stream.of(rules, done, not, Stream.of(inbox)).flatMap(s -> s).toList();
+        return Stream.of(read, rules, done, not, Stream.of(inbox))
+                .flatMap(s -> s)
+                .toList();
     }
 
     private static String also(PlannedStep step) {

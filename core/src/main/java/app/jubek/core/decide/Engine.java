@@ -9,7 +9,7 @@ public final class Engine {
 
     public static Decision decide(CompiledBook book, ReadMessage message, Surroundings at) {
         InHand inHand = new InHand(message, at.setting());
-        CompiledBook.Judged judged = book.judge(inHand, rule -> !at.receivedBeforeOn(rule.id()), at.isAllInForce());
-        return new Planning(message, at, judged.isFenced()).decision(judged.trace());
+        CompiledBook.Judged judged = book.judge(inHand, at::silence, at.isAllOn());
+        return new Planning(message, at, judged.isFenced()).decision(judged.trace(), judged.notes());
     }
 }

@@ -43,6 +43,15 @@ public sealed interface Outcome {
         }
     }
 
+    /** On, and by its schedule not active when the message came in. */
+    record Resting(Rule rule) implements Outcome {
+        @Override
+        public String inWords() {
+            return "resting when the message came in: it is active "
+                    + rule.schedule().inWords();
+        }
+    }
+
     /** On, but only since after the message came in. */
     record NotYetOn(Rule rule) implements Outcome {
         @Override

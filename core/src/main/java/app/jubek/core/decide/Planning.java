@@ -42,7 +42,7 @@ final class Planning {
         this.replies = new ReplyGuard(at.hops());
     }
 
-    Decision decision(Trace trace) {
+    Decision decision(Trace trace, List<String> notes) {
         for (int i = 0; i < trace.size(); i++) {
             if (trace.isPicked(i)) {
                 add(trace.get(i).rule());
@@ -52,7 +52,7 @@ final class Planning {
         List<PlannedStep> inOrder = planned.values().stream()
                 .sorted(Comparator.comparingInt(p -> p.step().kind().ordinal()))
                 .toList();
-        return new Decision(inOrder, notDone, trace);
+        return new Decision(inOrder, notDone, notes, trace);
     }
 
     private void add(Rule rule) {

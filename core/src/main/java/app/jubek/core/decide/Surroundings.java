@@ -3,9 +3,11 @@ package app.jubek.core.decide;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Setting;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
+import app.jubek.core.schedule.Opening;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -17,10 +19,12 @@ import java.util.Set;
  * All that a decision needs and that is not in the message.
  *
  * @param setting what criteria ask for, too
+ * @param opening by which schedules go
  * @param onSince when each rule was last switched on; a rule not named was always on
  * @param agreed which addresses outside the own domains have agreed to get mail
  */
-public record Surroundings(Setting setting, Ledger ledger, HopMark hops, Map<RuleId, Instant> onSince, Agreed agreed) {
+public record Surroundings(
+        Setting setting, Opening opening, Ledger ledger, HopMark hops, Map<RuleId, Instant> onSince, Agreed agreed) {
     private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
 
     /** Who outside has agreed. */
@@ -71,7 +75,7 @@ public record Surroundings(Setting setting, Ledger ledger, HopMark hops, Map<Rul
     }
 
     /** Times of arrival have whole seconds (RFC 9051, date-time), so a rule counts as on from the second's beginning. */
-    boolean receivedBeforeOn(RuleId rule) {
+    private boolean receivedBeforeOn(RuleId rule) {
         return Optional.ofNullable(onSince.get(rule))
                 .filter(this::receivedBefore)
                 .isPresent();
@@ -81,8 +85,16 @@ public record Surroundings(Setting setting, Ledger ledger, HopMark hops, Map<Rul
         return setting.received().isBefore(since.truncatedTo(ChronoUnit.SECONDS));
     }
 
+    /** Why a rule that is on has no say in this message; empty when it has. Schedules go by the time of arrival. */
+    Optional<Verdict> silence(Rule rule) {
+        if (receivedBeforeOn(rule.id())) {
+            return Optional.of(Verdict.NOT_YET_ON);
+        }
+        return rule.schedule().isActive(setting.received(), opening) ? Optional.empty() : Optional.of(Verdict.RESTING);
+    }
+
     /** Whether every rule that is on was so when the message came in. */
-    boolean isAllInForce() {
+    boolean isAllOn() {
         return onSince.values().stream().noneMatch(this::receivedBefore);
     }
 }

@@ -59,6 +59,7 @@ public final class Trace extends AbstractList<Outcome> {
             case SPARED -> new Outcome.Spared(rule, Blame.forHolding(rule.leavesOut(), hits));
             case NOT_MATCHED -> new Outcome.NotMatched(rule, Blame.forFailing(rule.picksOut(), hits));
             case OFF -> new Outcome.Off(rule);
+            case RESTING -> new Outcome.Resting(rule);
             case NOT_YET_ON -> new Outcome.NotYetOn(rule);
             case BROKEN -> new Outcome.Broken(rule);
         };

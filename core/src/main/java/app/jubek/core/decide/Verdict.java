@@ -6,6 +6,7 @@ public enum Verdict {
     SPARED,
     NOT_MATCHED,
     OFF,
+    RESTING,
     NOT_YET_ON,
     /** Judging it failed; the others go on, and the message stays in the inbox. */
     BROKEN

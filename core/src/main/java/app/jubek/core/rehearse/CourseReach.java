@@ -25,7 +25,7 @@ public record CourseReach(Map<RuleId, Integer> byRule, int inInbox) {
         int stay = 0;
         for (int at = 0; at < past.size(); at++) {
             boolean filed = false;
-            Trace trace = course.run(past.hits(at), rule -> true);
+            Trace trace = course.run(past.hits(at));
             for (int i = 0; i < trace.size(); i++) {
                 if (trace.isPicked(i)) {
                     Rule rule = book.all().get(i);

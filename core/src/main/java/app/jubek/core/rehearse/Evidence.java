@@ -64,7 +64,7 @@ public final class Evidence {
 
     /** The rules that pick a message, in order: its whole fate. */
     public List<Rule> takenBy(Standing standing) {
-        return course.run(past.hits(standing.at()), rule -> true).stream()
+        return course.run(past.hits(standing.at())).stream()
                 .filter(Outcome::isPicked)
                 .map(Outcome::rule)
                 .toList();
@@ -84,7 +84,7 @@ public final class Evidence {
                     || NearMiss.byOneWord(inHand.picksOut(), message).isPresent();
             return near ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
         }
-        List<Outcome> outcomes = course.run(hits, rule -> true);
+        List<Outcome> outcomes = course.run(hits);
         int own = ownPlace(outcomes);
         Outcome outcome = outcomes.get(own);
         if (outcome instanceof Outcome.Spared) {
@@ -107,19 +107,7 @@ public final class Evidence {
 
     private static List<Rule> onIfInHand(List<Rule> rules, RuleId inHand) {
         return rules.stream()
-                .map(rule -> rule.id().equals(inHand) ? switchedOn(rule) : rule)
+                .map(rule -> rule.id().equals(inHand) ? rule.switched(true) : rule)
                 .toList();
-    }
-
-    private static Rule switchedOn(Rule rule) {
-        return new Rule(
-                rule.id(),
-                rule.version(),
-                rule.name(),
-                rule.picksOut(),
-                rule.leavesOut(),
-                rule.steps(),
-                rule.ending(),
-                true);
     }
 }

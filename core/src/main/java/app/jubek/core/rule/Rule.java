@@ -2,6 +2,7 @@ package app.jubek.core.rule;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Words;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.List;
  * @param picksOut never {@link Nothing}
  * @param leavesOut the exceptions; {@link Nothing} for none
  * @param steps may be empty while a rule is being made; such a rule can't be switched on
+ * @param schedule when it is active, while it is on
  * @param on the person's switch
  */
 public record Rule(
@@ -23,6 +25,7 @@ public record Rule(
         Criterion leavesOut,
         List<Step> steps,
         Ending ending,
+        Schedule schedule,
         boolean on) {
     public Rule {
         name = name.strip();
@@ -39,6 +42,29 @@ public record Rule(
         }
     }
 
+    /** A rule that is always active while it is on. */
+    public Rule(
+            RuleId id,
+            int version,
+            String name,
+            Criterion picksOut,
+            Criterion leavesOut,
+            List<Step> steps,
+            Ending ending,
+            boolean on) {
+        this(id, version, name, picksOut, leavesOut, steps, ending, Schedule.ALWAYS, on);
+    }
+
+    /** The rule with its switch set. */
+    public Rule switched(boolean to) {
+        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, schedule, to);
+    }
+
+    /** The same rule as another version of it. */
+    public Rule asVersion(int other) {
+        return new Rule(id, other, name, picksOut, leavesOut, steps, ending, schedule, on);
+    }
+
     public boolean ends() {
         return ending == Ending.ENDS_HERE;
     }
@@ -52,6 +78,7 @@ public record Rule(
         List<String> done = steps.stream().map(Step::done).toList();
         String does = done.isEmpty() ? "left as it is, for nothing is chosen yet" : Words.and(done);
         String except = hasExceptions() ? ", except mail " + leavesOut.inWords() : "";
-        return "Mail " + picksOut.inWords() + " is " + does + except + ".";
+        String active = schedule.equals(Schedule.ALWAYS) ? "" : ", " + schedule.inWords();
+        return "Mail " + picksOut.inWords() + " is " + does + except + active + ".";
     }
 }

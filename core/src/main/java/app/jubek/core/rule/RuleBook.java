@@ -2,6 +2,7 @@ package app.jubek.core.rule;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.text.Limits;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -19,12 +20,30 @@ public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
     public RuleBook {
         rules = List.copyOf(rules);
         tail = List.copyOf(tail);
+        checkSize(all(rules, tail));
         Set<RuleId> seen = new HashSet<>();
         for (Rule rule : all(rules, tail)) {
             if (!seen.add(rule.id())) {
                 throw new IllegalArgumentException(
                         "two rules have the id " + rule.id().value());
             }
+        }
+    }
+
+    private static void checkSize(List<Rule> all) {
+        Limits limits = Limits.standard();
+        if (all.size() > limits.rules()) {
+            throw new IllegalArgumentException("a rule book holds at most " + limits.rules()
+                    + " rules, and this one has " + all.size() + ": remove some that do nothing any more");
+        }
+        int values = all.stream()
+                .flatMap(rule -> Stream.of(rule.picksOut(), rule.leavesOut()))
+                .flatMap(criterion -> criterion.tests().stream())
+                .mapToInt(test -> test.probes().size())
+                .sum();
+        if (values > limits.values()) {
+            throw new IllegalArgumentException("the criteria of a rule book hold at most " + limits.values()
+                    + " values, and these have " + values + ": a domain may stand for many addresses");
         }
     }
 

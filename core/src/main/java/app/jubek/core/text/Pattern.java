@@ -8,11 +8,6 @@ import java.util.Optional;
 
 /** A pattern in RE2 syntax: its time grows with the text only, whatever is written in it. */
 final class Pattern {
-    /** Units of a text that a pattern sees. */
-    static final int SEES = 1 << 16;
-
-    private static final int MOST_INSTRUCTIONS = 256;
-
     /** A class, an escape, a number of times, or one unit. */
     private static final java.util.regex.Pattern TOKEN = java.util.regex.Pattern.compile(
             "(?s)\\[\\^?\\]?(?:\\[:\\^?\\w+:\\]|\\\\.|[^\\]\\\\])*\\]|\\\\(?:[pP]\\{[^}]*\\}|.)"
@@ -37,9 +32,10 @@ final class Pattern {
         try {
             int flags = comparison == Comparison.EXACT ? 0 : com.google.re2j.Pattern.CASE_INSENSITIVE;
             com.google.re2j.Pattern compiled = com.google.re2j.Pattern.compile(written, flags);
-            if (compiled.programSize() > MOST_INSTRUCTIONS) {
+            int most = Limits.standard().patternInstructions();
+            if (compiled.programSize() > most) {
                 throw new IllegalArgumentException("the pattern \"" + written + "\" has " + compiled.programSize()
-                        + " instructions, and " + MOST_INSTRUCTIONS + " are allowed: make it simpler");
+                        + " instructions, and " + most + " are allowed: make it simpler");
             }
             // Without folding, letter case is RE2's own matter, which knows letters beyond ASCII that are "k" or "s".
             return new Pattern(compiled, comparison == Comparison.ASCII_CASE ? "" : comparison.apply(needed(written)));

@@ -95,7 +95,8 @@ public final class Value {
     }
 
     private static String seen(String text) {
-        return text.length() > Pattern.SEES ? text.substring(0, Pattern.SEES) : text;
+        int sees = Limits.standard().patternChars();
+        return text.length() > sees ? text.substring(0, sees) : text;
     }
 
     /** Whether the needed string, standing at a place, means that this is found there, or at least in the text. */

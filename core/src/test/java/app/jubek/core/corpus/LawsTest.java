@@ -142,7 +142,7 @@ class LawsTest {
                 rules.add(rule(i));
             }
             PastText message = message();
-            List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message, rule -> true);
+            List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message);
             boolean ended = false;
             for (Outcome outcome : outcomes) {
                 assertThat(outcome instanceof Outcome.NotReached).isEqualTo(ended);

@@ -151,7 +151,7 @@ class CompiledBookTest {
                 ReadMessage message = message();
                 InHand inHand = Mails.inHand(message);
                 CompiledBook.Judged judged = compiled.judge(inHand);
-                assertThat(judged.trace()).isEqualTo(new Course(book).run(inHand, rule -> true));
+                assertThat(judged.trace()).isEqualTo(new Course(book).run(inHand));
                 Marks marks = new Marks("Anna", message.subject(), message.texts());
                 for (Rule rule : rules) {
                     assertThat(judged.marks(rule)).as(rule.inWords()).isEqualTo(marks.of(rule.picksOut()));

@@ -1,6 +1,7 @@
 package app.jubek.core.decide;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
@@ -17,12 +18,18 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Ledger;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
+import app.jubek.core.text.Comparison;
+import app.jubek.core.text.How;
+import app.jubek.core.text.Value;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class EngineTest {
@@ -170,6 +177,50 @@ class EngineTest {
         String list = Mails.from("anna@school.example", "visit", "x", "List-Id: <l.example>");
         assertThat(reasons(decide(list, goesOn, rule("b", words("visit"), ANSWER))))
                 .containsExactly(Reason.LIST, Reason.OVERTAKEN);
+    }
+
+    @Test
+    void aRuleRestsByTheTimeOfArrival() {
+        Rule always = rule("nights", words("visit"), SEEDS);
+        Rule nights = new Rule(
+                always.id(),
+                1,
+                "nights",
+                always.picksOut(),
+                always.leavesOut(),
+                always.steps(),
+                Ending.GOES_ON,
+                new Schedule(Schedule.Hours.OUTSIDE, Period.OPEN),
+                true);
+        CompiledBook book = CompiledBook.of(RuleBook.of(List.of(nights, always("days"))));
+        Instant morning = Instant.parse("2026-03-30T08:00:00Z");
+        Decision late = Engine.decide(
+                book, Mails.read(MAIL), Mails.at(morning.plusSeconds(36_000), morning, Ledger.empty(), Map.of()));
+        assertThat(late.inWords())
+                .contains("“nights”: resting when the message came in: it is active outside opening hours.");
+        assertThat(late.trace().isPicked(1)).isTrue();
+        Decision night = Engine.decide(
+                book, Mails.read(MAIL), Mails.at(morning, morning.minusSeconds(36_000), Ledger.empty(), Map.of()));
+        assertThat(done(night)).contains("filed in Seeds");
+    }
+
+    private static Rule always(String name) {
+        return rule(name, words("visit"), TO_EDUCATION);
+    }
+
+    @Test
+    void reachingALimitStandsInTheDecision() {
+        Rule pattern = rule(
+                "pattern",
+                new TextTest(Part.of(Part.Kind.TEXT), List.of(Value.of(How.PATTERN, Comparison.FOLDED, "x+y")), false),
+                SEEDS);
+        String longText = "word ".repeat(20_000);
+        assertThat(decide(Mails.from("anna@school.example", "visit", longText), pattern)
+                        .inWords())
+                .contains("Note on the message: patterns looked through the first 65536 characters of each text.");
+        List<Rule> many =
+                IntStream.range(0, 2_001).mapToObj(i -> always("r" + i)).toList();
+        assertThatThrownBy(() -> RuleBook.of(many)).hasMessageContaining("at most 2000 rules");
     }
 
     @Test

@@ -91,7 +91,7 @@ class GardenMailTest {
         Map<List<String>, Integer> together = new HashMap<>();
         for (GardenMail.Letter letter : inbox) {
             List<String> by = new Course(book)
-                    .run(inHand(read(letter)), rule -> true).stream()
+                    .run(inHand(read(letter))).stream()
                             .filter(Outcome::isPicked)
                             .map(o -> o.rule().id().value())
                             .toList();

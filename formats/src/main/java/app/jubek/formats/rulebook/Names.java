@@ -7,6 +7,7 @@ import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.Relation;
 import app.jubek.core.criteria.Trait;
 import app.jubek.core.message.SentBy;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.text.Comparison;
 import app.jubek.core.text.How;
 import java.util.LinkedHashMap;
@@ -33,6 +34,10 @@ final class Names<T> {
     static final Names<OrderTest.Order> ORDERS = new Names<>(OrderTest.Order.values(), Names::lower);
     static final Names<SentBy> SENDERS = new Names<>(SentBy.values(), Names::lower);
     static final Names<Trait.Standing> STANDINGS = new Names<>(Trait.Standing.values(), Names::lower);
+
+    static final Names<Schedule.Hours> HOURS = new Names<Schedule.Hours>(Schedule.Hours.values(), Names::lower)
+            .but(Schedule.Hours.INSIDE, "inside opening hours")
+            .but(Schedule.Hours.OUTSIDE, "outside opening hours");
 
     private final Map<String, T> byName = new LinkedHashMap<>();
     private final Map<T, String> names = new LinkedHashMap<>();

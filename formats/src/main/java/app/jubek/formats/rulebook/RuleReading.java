@@ -5,6 +5,7 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Schedule;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,10 +17,11 @@ final class RuleReading {
     private RuleReading() {}
 
     static Optional<Rule> read(Reading at) {
-        at.only(Set.of("id", "version", "name", "picksOut", "leavesOut", "does", "ending", "on"));
+        at.only(Set.of("id", "version", "name", "picksOut", "leavesOut", "does", "ending", "active", "on"));
         Optional<Criterion> picksOut = at.optional("picksOut", CriterionJson::read);
         at.check(at.has("picksOut"), "picksOut", "is missing: say what the rule picks out");
         Optional<Criterion> leavesOut = at.optional("leavesOut", CriterionJson::read);
+        Optional<Schedule> active = at.optional("active", ScheduleJson::read);
         Ending ending = ENDINGS.get(at.text("ending"));
         at.check(ending != null, "ending", "must be \"goes on\" or \"ends here\"");
         if (picksOut.isEmpty() || ending == null) {
@@ -34,6 +36,7 @@ final class RuleReading {
                 leavesOut.orElseGet(Nothing::new),
                 at.list("does", StepJson::read),
                 ending,
+                active.orElse(Schedule.ALWAYS),
                 at.flag("on")));
     }
 }

@@ -1,6 +1,7 @@
 package app.jubek.formats.rulebook;
 
 import app.jubek.core.rule.Rule;
+import app.jubek.core.schedule.Schedule;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -18,6 +19,9 @@ final class RuleWriting {
         node.withArray("does");
         rule.steps().forEach(step -> node.withArray("does").add(StepJson.write(step)));
         node.put("ending", rule.ends() ? "ends here" : "goes on");
+        if (!rule.schedule().equals(Schedule.ALWAYS)) {
+            node.set("active", ScheduleJson.write(rule.schedule()));
+        }
         return node.put("on", rule.on());
     }
 }

@@ -4,6 +4,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import java.util.ArrayList;
@@ -51,6 +52,13 @@ public final class SieveWriting {
     private void rule(Rule rule) {
         if (!rule.on()) {
             note(rule, "is paused and left out");
+            return;
+        }
+        if (!rule.schedule().equals(Schedule.ALWAYS)) {
+            note(
+                    rule,
+                    "is left out: a script does not know when it is active, "
+                            + rule.schedule().inWords());
             return;
         }
         String condition;

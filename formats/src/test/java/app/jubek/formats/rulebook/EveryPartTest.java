@@ -8,6 +8,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 class EveryPartTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -47,6 +48,21 @@ class EveryPartTest {
             })
     void everyCriterionIsWrittenBackAsItWasRead(String criterion) {
         JsonNode rule = rule(criterion.replace('\'', '"'), "{\"do\":\"file\",\"folder\":\"Seeds\"}");
+        assertThat(RuleBookJson.write(RuleBookJson.readRule(rule))).hasToString(rule.toString());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{'hours':'outside opening hours'}",
+                "{'hours':'inside opening hours','first':'2026-12-01'}",
+                "{'hours':'always','first':'2026-12-01','last':'2026-12-24'}"
+            })
+    void everyScheduleIsWrittenBackAsItWasRead(String active) {
+        ObjectNode rule = (ObjectNode) rule("{\"everything\":true}", "{\"do\":\"keep\"}");
+        rule.remove("on");
+        rule.set("active", JSON.readTree(active.replace('\'', '"')));
+        rule.put("on", false);
         assertThat(RuleBookJson.write(RuleBookJson.readRule(rule))).hasToString(rule.toString());
     }
 

@@ -14,6 +14,7 @@ import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
@@ -37,7 +38,12 @@ final class Deciding {
         OwnSide own = new OwnSide(me, List.of(me), List.of("example.com"));
         Setting setting = new Setting(own, AddressBook.empty(), NOW, NOW, ZoneOffset.UTC, false, me.address(), "INBOX");
         Surroundings at = new Surroundings(
-                setting, Ledger.empty(), new HopMark(new byte[32]), Map.of(), new Surroundings.Agreed.Everybody());
+                setting,
+                Opening.usual(ZoneOffset.UTC),
+                Ledger.empty(),
+                new HopMark(new byte[32]),
+                Map.of(),
+                new Surroundings.Agreed.Everybody());
         byte[] octets = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
         return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(octets), at);
     }

@@ -145,6 +145,7 @@ public class Intake implements Arrivals {
                 read.fetched().place().folder());
         Surroundings at = new Surroundings(
                 setting,
+                mailbox.opening(),
                 parts.ledger().of(mailbox.id(), writers(read.message())),
                 hops,
                 parts.books().onSince(mailbox.id()),

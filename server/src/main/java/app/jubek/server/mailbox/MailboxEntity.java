@@ -2,6 +2,7 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.schedule.Opening;
 import app.jubek.server.platform.Secrets;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -31,6 +32,10 @@ class MailboxEntity {
     private String[] domains;
 
     private String zone;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] opening;
+
     private String imapHost;
     private int imapPort;
     private String smtpHost;
@@ -59,6 +64,7 @@ class MailboxEntity {
         addresses = mailbox.own().addresses().stream().map(MailAddress::address).toArray(String[]::new);
         domains = mailbox.own().domains().toArray(String[]::new);
         zone = mailbox.zone().getId();
+        opening = mailbox.opening().written().toArray(String[]::new);
         imapHost = mailbox.imap().host();
         imapPort = mailbox.imap().port();
         smtpHost = mailbox.smtp().host();
@@ -75,7 +81,7 @@ class MailboxEntity {
         return new Mailbox(
                 id,
                 side,
-                ZoneId.of(zone),
+                Opening.of(ZoneId.of(zone), List.of(opening)),
                 new MailServer(imapHost, imapPort),
                 new MailServer(smtpHost, smtpPort),
                 userName,

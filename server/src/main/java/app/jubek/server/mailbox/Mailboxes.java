@@ -2,6 +2,7 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.schedule.Opening;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.platform.Secrets;
@@ -120,10 +121,11 @@ public class Mailboxes {
         MailAddress identity = MailAddress.of(wanted.address()).named(wanted.name());
         List<MailAddress> addresses =
                 wanted.addresses().stream().map(MailAddress::of).toList();
+        ZoneId zone = ZoneId.of(wanted.zone());
         return new Mailbox(
                 id,
                 new OwnSide(identity, addresses, wanted.domains()),
-                ZoneId.of(wanted.zone()),
+                wanted.opening().map(spans -> Opening.of(zone, spans)).orElse(Opening.usual(zone)),
                 new MailServer(wanted.imapHost(), wanted.imapPort()),
                 new MailServer(wanted.smtpHost(), wanted.smtpPort()),
                 wanted.user(),

@@ -60,7 +60,8 @@ public record JubekProperties(
             String user,
             String password,
             Optional<Integer> hourlyLimit,
-            Optional<Integer> ruleLimit) {}
+            Optional<Integer> ruleLimit,
+            Optional<List<String>> opening) {}
 
     /** The first account; made when there is none yet. */
     public record FirstAccount(String signIn, String name, Optional<String> password) {}

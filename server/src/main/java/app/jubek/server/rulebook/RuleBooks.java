@@ -113,16 +113,11 @@ public class RuleBooks {
     private static Rule counted(Rule wanted, Optional<Rule> before) {
         int version = before.map(old -> sameButSwitch(old, wanted) ? old.version() : old.version() + 1)
                 .orElse(1);
-        return with(wanted, version, wanted.on());
+        return wanted.asVersion(version);
     }
 
     private static boolean sameButSwitch(Rule one, Rule other) {
-        return with(one, 1, true).equals(with(other, 1, true));
-    }
-
-    private static Rule with(Rule rule, int version, boolean on) {
-        return new Rule(
-                rule.id(), version, rule.name(), rule.picksOut(), rule.leavesOut(), rule.steps(), rule.ending(), on);
+        return one.asVersion(1).switched(true).equals(other.asVersion(1).switched(true));
     }
 
     private void noteSwitches(UUID mailbox, RuleBook before, RuleBook after) {

@@ -1,0 +1,117 @@
+package app.jubek.core.schedule;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * The opening hours of a place, as its clocks on the wall show them: a minute that a change of the clocks leaves out does
+ * not exist, and one that it repeats counts twice.
+ *
+ * @param closed days on which no span begins
+ */
+public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
+
+    /**
+     * A span of every week; it belongs to the day on which it begins.
+     *
+     * @param to the first minute no longer in it; at or before {@code from} means that it ends on the day after
+     */
+    public record Span(DayOfWeek day, LocalTime from, LocalTime to) {
+        private static final Pattern WRITTEN =
+                Pattern.compile("([a-z]+) +(\\d{1,2}:\\d{2}) *- *(\\d{1,2}:\\d{2})", Pattern.CASE_INSENSITIVE);
+
+        /**
+         * @param written as in "monday 9:00-17:00"
+         */
+        static Span of(String written) {
+            Matcher parts = WRITTEN.matcher(written.strip());
+            try {
+                if (parts.matches()) {
+                    DayOfWeek day = DayOfWeek.valueOf(parts.group(1).toUpperCase(Locale.ROOT));
+                    return new Span(day, time(parts.group(2)), time(parts.group(3)));
+                }
+            } catch (IllegalArgumentException | DateTimeException notOne) {
+                throw new IllegalArgumentException(asOne(written), notOne);
+            }
+            throw new IllegalArgumentException(asOne(written));
+        }
+
+        private static String asOne(String written) {
+            return "\"" + written + "\" is no span of opening hours: write it like \"monday 9:00-17:00\"";
+        }
+
+        private static LocalTime time(String written) {
+            return LocalTime.parse(written.length() < 5 ? "0" + written : written);
+        }
+
+        boolean isOvernight() {
+            return !to.isAfter(from);
+        }
+    }
+
+    public Opening {
+        spans = List.copyOf(spans);
+        closed = Set.copyOf(closed);
+    }
+
+    /**
+     * @param spans as in "monday 9:00-17:00"
+     * @throws IllegalArgumentException naming the one that is no span
+     */
+    public static Opening of(ZoneId zone, List<String> spans) {
+        return new Opening(zone, spans.stream().map(Span::of).toList(), Set.of());
+    }
+
+    /** Monday to Friday, 9 to 17 o'clock: what counts until somebody says otherwise. */
+    public static Opening usual(ZoneId zone) {
+        LocalTime nine = LocalTime.of(9, 0);
+        List<Span> spans = Stream.of(DayOfWeek.values())
+                .limit(5)
+                .map(day -> new Span(day, nine, nine.plusHours(8)))
+                .toList();
+        return new Opening(zone, spans, Set.of());
+    }
+
+    /** The spans as {@link #of} reads them. */
+    public List<String> written() {
+        return spans.stream()
+                .map(span -> span.day() + " " + span.from() + "-" + span.to())
+                .toList();
+    }
+
+    boolean isOpen(LocalDateTime wall) {
+        LocalDate today = wall.toLocalDate();
+        return begunOn(today).anyMatch(s -> !wall.toLocalTime().isBefore(s.from()) && isBeforeEnd(s, wall))
+                || begunOn(today.minusDays(1))
+                        .anyMatch(s -> s.isOvernight() && wall.toLocalTime().isBefore(s.to()));
+    }
+
+    private static boolean isBeforeEnd(Span span, LocalDateTime wall) {
+        return span.isOvernight() || wall.toLocalTime().isBefore(span.to());
+    }
+
+    /** The times on the wall at which something may begin or end on a day. */
+    Stream<LocalDateTime> edges(LocalDate day) {
+        return Stream.concat(
+                begunOn(day).flatMap(s -> Stream.of(day.atTime(s.from()), end(s, day))),
+                begunOn(day.minusDays(1)).map(s -> end(s, day.minusDays(1))));
+    }
+
+    private static LocalDateTime end(Span span, LocalDate begun) {
+        return (span.isOvernight() ? begun.plusDays(1) : begun).atTime(span.to());
+    }
+
+    private Stream<Span> begunOn(LocalDate day) {
+        return closed.contains(day) ? Stream.empty() : spans.stream().filter(s -> s.day() == day.getDayOfWeek());
+    }
+}
