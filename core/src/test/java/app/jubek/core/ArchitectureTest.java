@@ -28,7 +28,8 @@ class ArchitectureTest {
             "decide",
             "outgoing",
             "corpus",
-            "rehearse");
+            "rehearse",
+            "recurring");
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

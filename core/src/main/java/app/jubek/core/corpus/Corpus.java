@@ -78,7 +78,7 @@ public final class Corpus {
     private synchronized BitSet hits(Probe probe) {
         HitSet set = sets.computeIfAbsent(probe, p -> new HitSet());
         for (int i = set.looked; i < messages.size(); i++) {
-            if (probe.hits(messages.get(i).folded())) {
+            if (probe.hits(messages.get(i).seen())) {
                 set.hits.set(i);
             }
         }

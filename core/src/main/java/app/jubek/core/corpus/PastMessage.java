@@ -1,7 +1,25 @@
 package app.jubek.core.corpus;
 
-import app.jubek.core.criteria.PastText;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
 import java.time.Instant;
 
-/** One message of the evidence, as the corpus keeps it. */
-public record PastMessage(long id, Instant received, String senderShown, String subject, PastText folded) {}
+/** One message of the evidence; criteria look at it as they do at one that has just come in. */
+public record PastMessage(long id, Instant received, InHand seen) {
+    public ReadMessage message() {
+        return seen.message();
+    }
+
+    public String senderShown() {
+        return message().in(Role.FROM).stream()
+                .findFirst()
+                .map(MailAddress::shown)
+                .orElse("(no writer)");
+    }
+
+    public String subject() {
+        return message().subject();
+    }
+}

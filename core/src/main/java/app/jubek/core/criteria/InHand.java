@@ -10,18 +10,18 @@ import app.jubek.core.message.Subjects;
 import app.jubek.core.text.Comparison;
 import java.time.Duration;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
-/** A message that was read, as criteria look at it. Not for several threads. */
+/** A message that was read, as criteria look at it: one that has just come in, or one of past mail. */
 public final class InHand implements Searchable {
     private final ReadMessage message;
     private final Setting setting;
-    private final Map<Seen, List<String>> compared = new HashMap<>();
+    private final Map<Seen, List<String>> compared = new ConcurrentHashMap<>(2);
 
     private record Seen(Part atom, Comparison comparison) {}
 

@@ -4,7 +4,7 @@ import app.jubek.core.text.Comparison;
 import java.util.List;
 import java.util.OptionalLong;
 
-/** A message as criteria look at it: one in hand, or one of past mail. */
+/** A message as criteria look at it. */
 public interface Searchable extends Hits {
     /** The texts of one part, as they are compared; empty where the part is absent. */
     List<String> texts(Part atom, Comparison comparison);

@@ -33,7 +33,7 @@ public final class Evidence {
         this.course = new Course(new RuleBook(
                 onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
         for (int at = past.size() - 1; at >= 0; at--) {
-            Set<Counter> counters = counters(past.hits(at), past.message(at).folded());
+            Set<Counter> counters = counters(past.hits(at), past.message(at).seen());
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
             if (!counters.isEmpty()) {
                 standings.add(new Standing(at, past.message(at), counters));

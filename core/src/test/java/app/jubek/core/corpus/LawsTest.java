@@ -2,15 +2,15 @@ package app.jubek.core.corpus;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.core.address.MailAddress;
+import app.jubek.core.Mails;
 import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.Blame;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.InHand;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.PastText;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
@@ -32,10 +32,11 @@ class LawsTest {
     private static final List<String> DOMAINS = List.of("school.example", "junior.school.example", "seeds.example");
     private final Random random = new Random(20_260_329);
 
-    private PastText message() {
-        String subject = word() + " " + word();
-        MailAddress from = MailAddress.of("a@" + DOMAINS.get(random.nextInt(3)));
-        return PastText.of(subject, List.of(word(), word()), List.of(from.named(word())), List.of());
+    private InHand message() {
+        String from = "From: " + word() + " <a@" + DOMAINS.get(random.nextInt(3)) + ">\r\n";
+        String subject = "Subject: " + word() + " " + word() + "\r\n";
+        String type = "Content-Type: text/plain; charset=utf-8\r\n\r\n";
+        return Mails.inHand(Mails.read(from + subject + type + word() + " and " + word()));
     }
 
     private String word() {
@@ -70,7 +71,7 @@ class LawsTest {
                 new RuleId("r" + i), 1, "r" + i, criterion(2), leavesOut, List.of(), ending, random.nextInt(5) > 0);
     }
 
-    private static boolean naive(Criterion criterion, PastText message) {
+    private static boolean naive(Criterion criterion, InHand message) {
         if (criterion instanceof Group group) {
             long held = group.criteria().stream()
                     .filter(inner -> naive(inner, message))
@@ -91,7 +92,7 @@ class LawsTest {
     void groupsHoldAsTheirWordsSayAndBlameNamesACriterionThatDecided() {
         for (int round = 0; round < 3_000; round++) {
             Criterion criterion = criterion(3);
-            PastText message = message();
+            InHand message = message();
             boolean holds = criterion.holds(message);
             assertThat(holds).as(criterion.inWords()).isEqualTo(naive(criterion, message));
             Criterion blamed = holds ? Blame.forHolding(criterion, message) : Blame.forFailing(criterion, message);
@@ -103,11 +104,11 @@ class LawsTest {
     void theCorpusGivesTheSameAnswersAsTheMessagesThemselvesHoweverLittleItKeeps() {
         for (int maxSets : List.of(1, 3, 500)) {
             Corpus corpus = new Corpus(maxSets);
-            List<PastText> all = new ArrayList<>();
+            List<InHand> all = new ArrayList<>();
             for (int round = 0; round < 200; round++) {
-                PastText message = message();
+                InHand message = message();
                 all.add(message);
-                corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), "a", "s", message));
+                corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), message));
                 Criterion criterion = criterion(2);
                 Corpus.View view = corpus.since(Instant.EPOCH);
                 for (int at = 0; at < view.size(); at++) {
@@ -123,7 +124,7 @@ class LawsTest {
     void aWindowHoldsExactlyTheMailSinceItsBeginningInOrderOfArrival() {
         Corpus corpus = new Corpus(10);
         for (int i : List.of(5, 1, 4, 2, 3)) {
-            corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), "a", "s", message()));
+            corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), message()));
         }
         Corpus.View view = corpus.since(Instant.EPOCH.plusSeconds(3));
         assertThat(view.size()).isEqualTo(3);
@@ -141,7 +142,7 @@ class LawsTest {
             for (int i = 0; i < 6; i++) {
                 rules.add(rule(i));
             }
-            PastText message = message();
+            InHand message = message();
             List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message);
             boolean ended = false;
             for (Outcome outcome : outcomes) {

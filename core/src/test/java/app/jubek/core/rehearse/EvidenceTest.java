@@ -2,15 +2,15 @@ package app.jubek.core.rehearse;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.core.address.MailAddress;
+import app.jubek.core.Mails;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.InHand;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.PastText;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
@@ -28,14 +28,9 @@ class EvidenceTest {
     private int count;
 
     private void mail(String sender, String subject) {
-        List<MailAddress> from = List.of(MailAddress.of(sender));
         count++;
-        corpus.add(new PastMessage(
-                count,
-                BEGIN.plusSeconds(count * 60L),
-                sender,
-                subject,
-                PastText.of(subject, List.of(""), from, List.of())));
+        InHand seen = Mails.inHand(Mails.read(Mails.from(sender, subject, "")));
+        corpus.add(new PastMessage(count, BEGIN.plusSeconds(count * 60L), seen));
     }
 
     private static Criterion subject(String... phrases) {

@@ -2,13 +2,16 @@ package app.jubek.demo.garden;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.core.criteria.PastText;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.text.Limits;
 import app.jubek.formats.rulebook.RuleBookJson;
@@ -19,6 +22,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -80,18 +84,24 @@ class GardenMailTest {
         assertThat(html).isGreaterThan(300);
     }
 
-    private static PastText inHand(ReadMessage message) {
-        return PastText.of(message.subject(), message.texts(), message.in(Role.FROM), message.recipients());
-    }
-
     @Test
     void everyDemoRuleTakesItsMailAndTwoOfThemTakeTheSame() throws IOException {
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
+        MailAddress visits = MailAddress.of("visits@ostrel-gardens.example");
+        Setting setting = new Setting(
+                new OwnSide(visits, List.of(visits), List.of("ostrel-gardens.example")),
+                AddressBook.empty(),
+                CLOCK_CHANGE,
+                CLOCK_CHANGE,
+                ZoneId.of("Europe/Stockholm"),
+                false,
+                visits.address(),
+                "INBOX");
         Map<String, Integer> taken = new HashMap<>();
         Map<List<String>, Integer> together = new HashMap<>();
         for (GardenMail.Letter letter : inbox) {
             List<String> by = new Course(book)
-                    .run(inHand(read(letter))).stream()
+                    .run(new InHand(read(letter), setting)).stream()
                             .filter(Outcome::isPicked)
                             .map(o -> o.rule().id().value())
                             .toList();

@@ -63,7 +63,7 @@ public class Intake implements Arrivals {
             parts.mailboxes().lock(mailbox);
             if (parts.cursors().advance(lease, fetched.place())) {
                 MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
-                store(entity.read(noted), fetched);
+                store(entity.read(noted, false), fetched);
             }
         });
     }
@@ -96,7 +96,7 @@ public class Intake implements Arrivals {
         ReadMessage message = read.fetched().whole()
                 ? read.message()
                 : withNote(read.message(), "is so large that only its header was read");
-        store(entity.read(message), read.fetched());
+        store(entity.read(message, isConversation(mailbox, message)), read.fetched());
     }
 
     private Read read(Fetched fetched) {
@@ -121,16 +121,17 @@ public class Intake implements Arrivals {
             past(mailboxId, read);
             return;
         }
+        boolean conversation = isConversation(mailboxId, read.message());
         MessageEntity entity = store(
                 new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED)
-                        .read(noted(mailboxId, read)),
+                        .read(noted(mailboxId, read), conversation),
                 read.fetched());
-        decide(entity, read);
+        decide(entity, read, conversation);
         parts.mailboxes().messageCame(mailboxId, read.fetched().received());
         parts.decisions().increment();
     }
 
-    private void decide(MessageEntity entity, Read read) {
+    private void decide(MessageEntity entity, Read read, boolean conversation) {
         Mailbox mailbox = parts.mailboxes().find(entity.mailboxId());
         RuleBooks.Versioned book = parts.books().current(mailbox.id());
         HopMark hops = new HopMark(parts.keys().key("hop-mark"));
@@ -140,7 +141,7 @@ public class Intake implements Arrivals {
                 parts.clock().instant(),
                 read.fetched().received(),
                 mailbox.zone(),
-                isConversation(mailbox.id(), read.message()),
+                conversation,
                 mailbox.own().identity().address(),
                 read.fetched().place().folder());
         Surroundings at = new Surroundings(

@@ -12,8 +12,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -23,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "message")
 class MessageEntity {
     /** Of the read form beside the octets; a higher one is read anew. */
-    static final int FORM_VERSION = 1;
+    static final int FORM_VERSION = 2;
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -54,6 +58,9 @@ class MessageEntity {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private String[] texts;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable StoredParts parts;
+
     private int formVersion;
     private @Nullable Instant goneAt;
     private int attachments;
@@ -83,23 +90,21 @@ class MessageEntity {
         locate(place);
     }
 
-    MessageEntity read(ReadMessage message) {
+    MessageEntity read(ReadMessage message, boolean conversation) {
         messageId = message.messageId().orElse(null);
         List<MailAddress> from = message.in(Role.FROM);
-        senderNames = from.stream().map(a -> storable(a.name())).toArray(String[]::new);
-        senders = from.stream().map(a -> storable(a.key())).toArray(String[]::new);
-        recipients = message.recipients().stream().map(a -> storable(a.key())).toArray(String[]::new);
-        subject = storable(message.subject());
-        texts = message.texts().stream().map(MessageEntity::storable).toArray(String[]::new);
+        senderNames = from.stream().map(a -> StoredParts.storable(a.name())).toArray(String[]::new);
+        senders = from.stream().map(a -> StoredParts.storable(a.key())).toArray(String[]::new);
+        recipients = message.recipients().stream()
+                .map(a -> StoredParts.storable(a.key()))
+                .toArray(String[]::new);
+        subject = StoredParts.storable(message.subject());
+        texts = message.texts().stream().map(StoredParts::storable).toArray(String[]::new);
+        parts = StoredParts.of(message, conversation);
         formVersion = FORM_VERSION;
         attachments = message.attachments().size();
-        notes = message.notes().stream().map(MessageEntity::storable).toArray(String[]::new);
+        notes = message.notes().stream().map(StoredParts::storable).toArray(String[]::new);
         return this;
-    }
-
-    /** PostgreSQL takes no NUL in text. */
-    private static String storable(String text) {
-        return text.replace("\0", "\uFFFD");
     }
 
     void decided(StoredDecision made) {
@@ -137,16 +142,29 @@ class MessageEntity {
         return receivedAt;
     }
 
-    List<String> senderNames() {
-        return List.of(senderNames);
+    /** Empty for one that was read before these were kept. */
+    Optional<StoredParts> parts() {
+        return formVersion < FORM_VERSION ? Optional.empty() : Optional.ofNullable(parts);
     }
 
-    List<String> senders() {
-        return List.of(senders);
-    }
-
-    List<String> recipients() {
-        return List.of(recipients);
+    /** As much of the parts as can be told without the octets. */
+    StoredParts partsOfLine() {
+        List<StoredParts.Pair> from = new ArrayList<>();
+        for (int i = 0; i < senders.length; i++) {
+            from.add(new StoredParts.Pair(senderNames[i], senders[i]));
+        }
+        List<StoredParts.Pair> to =
+                Arrays.stream(recipients).map(a -> new StoredParts.Pair("", a)).toList();
+        return new StoredParts(
+                List.of(new StoredParts.Pair("Subject", subject)),
+                Map.of(Role.FROM, from, Role.TO, to),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                Set.of(),
+                List.of(),
+                false);
     }
 
     String subject() {

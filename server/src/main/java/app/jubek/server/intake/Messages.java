@@ -1,18 +1,22 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.PastText;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.text.Folding;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.StoredMail;
 import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -28,12 +32,21 @@ public class Messages implements StoredMail {
     private final MessageRepository messages;
     private final StoredOctets octets;
     private final Whereabouts whereabouts;
+    private final Mailboxes mailboxes;
+    private final Clock clock;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    Messages(MessageRepository messages, StoredOctets octets, Whereabouts whereabouts) {
+    Messages(
+            MessageRepository messages,
+            StoredOctets octets,
+            Whereabouts whereabouts,
+            Mailboxes mailboxes,
+            Clock clock) {
         this.messages = messages;
         this.octets = octets;
         this.whereabouts = whereabouts;
+        this.mailboxes = mailboxes;
+        this.clock = clock;
     }
 
     @Override
@@ -65,11 +78,12 @@ public class Messages implements StoredMail {
         whereabouts.moved(id, place);
     }
 
-    /** Messages stored after one, in the order of storing, folded for the corpus. */
-    @Transactional(readOnly = true)
+    /** Messages stored after one, in the order of storing, for the corpus. */
+    @Transactional
     public List<PastMessage> after(UUID mailbox, long after, int limit) {
+        Mailbox seenBy = mailboxes.find(mailbox);
         return messages.after(mailbox, after, Limit.of(limit)).stream()
-                .map(Messages::past)
+                .map(m -> past(m, seenBy))
                 .toList();
     }
 
@@ -94,13 +108,23 @@ public class Messages implements StoredMail {
                 m.id(), m.receivedAt(), m.senderShown(), m.subject(), m.attachments(), m.standing(), m.notes());
     }
 
-    private static PastMessage past(MessageEntity m) {
-        PastText folded = new PastText(
-                Folding.fold(m.subject()),
-                m.texts().stream().map(Folding::fold).toList(),
-                m.senderNames().stream().map(Folding::fold).toList(),
-                m.senders(),
-                m.recipients());
-        return new PastMessage(m.id(), m.receivedAt(), m.senderShown(), m.subject(), folded);
+    private PastMessage past(MessageEntity m, Mailbox mailbox) {
+        StoredParts parts = m.parts().orElseGet(() -> partsReadAnew(m));
+        ReadMessage message = parts.message(m.subject(), m.texts(), m.size(), m.messageId(), m.notes());
+        Setting setting = new Setting(
+                mailbox.own(),
+                AddressBook.empty(),
+                clock.instant(),
+                m.receivedAt(),
+                mailbox.zone(),
+                parts.conversation(),
+                mailbox.own().identity().address(),
+                m.place().folder());
+        return new PastMessage(m.id(), m.receivedAt(), new InHand(message, setting));
+    }
+
+    /** Of a message stored before its parts were kept; nothing more is known where its octets were cleared away. */
+    private StoredParts partsReadAnew(MessageEntity m) {
+        return octets.has(m.id()) ? m.read(read(m.id()), false).parts().orElseThrow() : m.partsOfLine();
     }
 }

@@ -1,0 +1,69 @@
+package app.jubek.core.recurring;
+
+import app.jubek.core.message.AddedText;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.text.Folding;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Pairs of neighbouring words at the beginning of a text, for telling texts of one mould. */
+final class Shingles {
+    private static final int CHARS = 600;
+    private static final int WORDS = 60;
+    private static final double MOST_OF = 0.5;
+    private static final int ALIKE = 3;
+    private static final double SHARED = 0.5;
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}']+");
+
+    private Shingles() {}
+
+    static Set<Integer> of(ReadMessage message) {
+        Set<Integer> found = new HashSet<>();
+        message.texts().stream().findFirst().ifPresent(text -> collect(text, found));
+        return found;
+    }
+
+    private static void collect(String text, Set<Integer> into) {
+        String added = AddedText.of(text.substring(0, Math.min(text.length(), 4 * CHARS)))
+                .strip();
+        Matcher word = WORD.matcher(Folding.fold(added.substring(0, Math.min(added.length(), CHARS))));
+        String before = "";
+        for (int i = 0; i < WORDS && word.find(); i++) {
+            String now = word.group();
+            String slotted = now.chars().anyMatch(Character::isDigit) ? "#" : now;
+            if (!before.isEmpty()) {
+                into.add((before + " " + slotted).hashCode());
+            }
+            before = slotted;
+        }
+    }
+
+    /** The pairs that a good part of some messages share. */
+    static Set<Integer> profile(Collection<Set<Integer>> messages) {
+        Map<Integer, Integer> counts = new HashMap<>();
+        messages.forEach(set -> set.forEach(s -> counts.merge(s, 1, Integer::sum)));
+        double least = Math.max(1.5, MOST_OF * messages.size());
+        Set<Integer> profile = new HashSet<>();
+        counts.forEach((shingle, count) -> {
+            if (count >= least) {
+                profile.add(shingle);
+            }
+        });
+        return profile;
+    }
+
+    static boolean ofOneMould(Set<Integer> one, Set<Integer> other) {
+        Set<Integer> smaller = one.size() <= other.size() ? one : other;
+        Set<Integer> larger = smaller == one ? other : one;
+        int shared = 0;
+        for (Integer shingle : smaller) {
+            shared += larger.contains(shingle) ? 1 : 0;
+        }
+        return shared >= ALIKE && shared >= SHARED * smaller.size();
+    }
+}

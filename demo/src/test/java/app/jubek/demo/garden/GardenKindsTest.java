@@ -1,0 +1,94 @@
+package app.jubek.demo.garden;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.recurring.Kind;
+import app.jubek.core.recurring.Kinds;
+import app.jubek.core.text.Limits;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** The kinds that are found, beside those the mail was made from. */
+class GardenKindsTest {
+    private static final MailAddress VISITS = MailAddress.of(GardenMail.VISITS);
+    private static final OwnSide OWN = new OwnSide(VISITS, List.of(VISITS), List.of("ostrel-gardens.example"));
+    private static final List<GardenMail.Letter> INBOX =
+            GardenMail.of(GardenMail.SEED, Instant.parse("2026-03-29T18:00:00Z")).letters().stream()
+                    .filter(letter -> letter.folder().equals("INBOX"))
+                    .toList();
+    private static final List<PastMessage> PAST = past();
+
+    private static List<PastMessage> past() {
+        MessageReading reading = new MessageReading(Limits.standard());
+        List<PastMessage> past = new ArrayList<>();
+        for (GardenMail.Letter letter : INBOX) {
+            Setting setting = new Setting(
+                    OWN,
+                    AddressBook.empty(),
+                    letter.received(),
+                    letter.received(),
+                    GardenMail.ZONE,
+                    false,
+                    VISITS.address(),
+                    "INBOX");
+            InHand seen = new InHand(reading.read(letter.octets()), setting);
+            past.add(new PastMessage(past.size(), letter.received(), seen));
+        }
+        return past;
+    }
+
+    /** Pairs of messages put together, among those that recur; the tail recurs by accident only. */
+    @Test
+    void theKindsTheMailWasMadeFromAreFoundAgain() {
+        List<Kind> kinds = Kinds.of(PAST, OWN);
+        long together = 0;
+        long right = 0;
+        for (Kind kind : kinds) {
+            Map<String, Long> counts = new HashMap<>();
+            kind.members().forEach(place -> counts.merge(INBOX.get(place).kind(), 1L, Long::sum));
+            long tail = counts.getOrDefault("tail", 0L);
+            together += pairs(kind.size()) - pairs(tail);
+            right += counts.values().stream().mapToLong(GardenKindsTest::pairs).sum() - pairs(tail);
+        }
+        Map<String, Long> sizes = new HashMap<>();
+        INBOX.stream()
+                .filter(letter -> !letter.kind().equals("tail"))
+                .forEach(letter -> sizes.merge(letter.kind(), 1L, Long::sum));
+        long wanted = sizes.values().stream().mapToLong(GardenKindsTest::pairs).sum();
+        double precision = (double) right / together;
+        double recall = (double) right / wanted;
+        double f1 = 2 * precision * recall / (precision + recall);
+        System.out.printf("kinds at Ostrel Gardens: precision %.3f, recall %.3f, F1 %.3f%n", precision, recall, f1);
+        assertThat(f1).isGreaterThan(0.9);
+    }
+
+    private static long pairs(long count) {
+        return count * (count - 1) / 2;
+    }
+
+    @Test
+    void aFewMoreMessagesDoNotReshuffleTheList() {
+        List<Kind> before = Kinds.of(PAST.subList(0, 6_950), OWN);
+        List<Kind> after = Kinds.of(PAST, OWN);
+        Map<String, Kind> byKey = new HashMap<>();
+        after.forEach(kind -> byKey.put(kind.key(), kind));
+        assertThat(before)
+                .allSatisfy(kind -> assertThat(byKey.get(kind.key()).members())
+                        .as(kind.toString())
+                        .containsAll(kind.members()));
+        assertThat(after.stream().limit(10).map(Kind::key))
+                .containsExactlyInAnyOrderElementsOf(
+                        before.stream().limit(10).map(Kind::key).toList());
+    }
+}

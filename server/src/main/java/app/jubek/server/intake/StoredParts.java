@@ -1,0 +1,126 @@
+package app.jubek.server.intake;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.Attachment;
+import app.jubek.core.message.Field;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.ReturnPath;
+import app.jubek.core.message.Role;
+import app.jubek.core.message.SentBy;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What criteria ask for besides subject and texts, kept beside them so that past mail is looked at without reading its
+ * octets again.
+ *
+ * @param returnPath empty for the null path
+ * @param conversation whether it answers something this mailbox sent
+ */
+record StoredParts(
+        List<Pair> fields,
+        Map<Role, List<Pair>> addresses,
+        Optional<String> returnPath,
+        Optional<String> deliveredTo,
+        List<Attachment> attachments,
+        Optional<Instant> date,
+        Set<SentBy> sentBy,
+        List<String> references,
+        boolean conversation) {
+    /** Longer values of fields, such as signatures, are kept cut. */
+    private static final int LONGEST_VALUE = 1_000;
+
+    /** Of longer texts the beginning is seen by the evidence. */
+    private static final int LONGEST_TEXT = 1 << 16;
+
+    /** A field's name and value, or a person's name and address. */
+    record Pair(String name, String value) {
+        static Pair of(Field field) {
+            String value = field.value();
+            return new Pair(
+                    storable(field.name()), storable(value.substring(0, Math.min(value.length(), LONGEST_VALUE))));
+        }
+
+        static Pair of(MailAddress address) {
+            return new Pair(storable(address.name()), storable(address.address()));
+        }
+
+        Field field() {
+            return new Field(name, value, value);
+        }
+
+        MailAddress address() {
+            return written(value).named(name);
+        }
+    }
+
+    static StoredParts of(ReadMessage message, boolean conversation) {
+        return new StoredParts(
+                message.fields().stream().map(Pair::of).toList(),
+                message.addresses().entrySet().stream()
+                        .collect(Collectors.toMap(Map.Entry::getKey, e -> pairs(e.getValue()))),
+                returnPath(message.returnPath()),
+                message.deliveredTo().map(MailAddress::address).map(StoredParts::storable),
+                message.attachments().stream()
+                        .map(a -> new Attachment(storable(a.name()), storable(a.mediaType()), a.octets()))
+                        .toList(),
+                message.date(),
+                message.sentBy(),
+                message.references().stream().map(StoredParts::storable).toList(),
+                conversation);
+    }
+
+    private static Optional<String> returnPath(ReturnPath path) {
+        return path instanceof ReturnPath.Null
+                ? Optional.of("")
+                : path.address().map(MailAddress::address).map(StoredParts::storable);
+    }
+
+    private static List<Pair> pairs(List<MailAddress> addresses) {
+        return addresses.stream().map(Pair::of).toList();
+    }
+
+    /** PostgreSQL takes no NUL in text. */
+    static String storable(String text) {
+        return text.replace("\0", "\uFFFD");
+    }
+
+    /** An address as it was kept, whatever a hostile sender wrote into it. */
+    private static MailAddress written(String address) {
+        int at = address.lastIndexOf('@');
+        return at < 0
+                ? new MailAddress("", address, "")
+                : new MailAddress("", address.substring(0, at), address.substring(at + 1));
+    }
+
+    /** The message as criteria see it; it has no markup. */
+    ReadMessage message(String subject, List<String> texts, long size, Optional<String> messageId, List<String> notes) {
+        return new ReadMessage(
+                returnPath
+                        .<ReturnPath>map(
+                                path -> path.isEmpty() ? new ReturnPath.Null() : new ReturnPath.To(written(path)))
+                        .orElseGet(ReturnPath.Absent::new),
+                deliveredTo.map(StoredParts::written),
+                fields.stream().map(Pair::field).toList(),
+                addresses.entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey,
+                                e -> e.getValue().stream().map(Pair::address).toList())),
+                subject,
+                texts.stream()
+                        .map(t -> t.substring(0, Math.min(t.length(), LONGEST_TEXT)))
+                        .toList(),
+                Optional.empty(),
+                attachments,
+                size,
+                date,
+                sentBy,
+                messageId,
+                references,
+                notes);
+    }
+}
