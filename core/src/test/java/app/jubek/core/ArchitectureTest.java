@@ -29,7 +29,8 @@ class ArchitectureTest {
             "outgoing",
             "corpus",
             "rehearse",
-            "recurring");
+            "recurring",
+            "suggest");
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

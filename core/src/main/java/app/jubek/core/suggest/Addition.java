@@ -1,0 +1,102 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.NearMiss;
+import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.text.Value;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * One value more, with which a rule takes a message that it nearly takes.
+ *
+ * @param value what is added, as a person would write it
+ * @param to the criterion it is added to, as it was
+ */
+public record Addition(Rule changed, String value, Criterion to) {
+
+    /** Empty when the rule takes the message, or is not near it, or more than a value would have to change. */
+    public static Optional<Addition> of(Rule rule, InHand seen, OwnSide own) {
+        return NearMiss.of(rule.picksOut(), seen)
+                .or(() -> NearMiss.byOneWord(rule.picksOut(), seen))
+                .filter(failing -> failing instanceof Test test && !test.negated())
+                .flatMap(
+                        failing -> value((Test) failing, seen.message(), own).map(v -> added(rule, (Test) failing, v)));
+    }
+
+    private static Optional<String> value(Test failing, ReadMessage message, OwnSide own) {
+        if (failing instanceof AddressTest test && test.part() == AddressTest.Part.SENDER) {
+            return message.writer()
+                    .filter(writer -> !writer.domain().isEmpty())
+                    .map(writer -> test.how() == AddressTest.How.IS ? writer.key() : writer.domain());
+        }
+        if (failing instanceof AddressTest test && test.how() == AddressTest.How.IS) {
+            return message.recipients().stream()
+                    .filter(to -> !to.sameAs(own.identity()))
+                    .map(MailAddress::key)
+                    .findFirst();
+        }
+        return failing instanceof TextTest ? phrase(message, own) : Optional.empty();
+    }
+
+    private static Optional<String> phrase(ReadMessage message, OwnSide own) {
+        return new Phrases(own).in(message.subject()).values().stream().max(Comparator.comparingInt(Addition::saying));
+    }
+
+    /** Two or three words say most. */
+    private static int saying(String phrase) {
+        int words = phrase.split(" ").length;
+        return 100 * Math.min(words, 2) - 10 * Math.max(0, words - 3) + Math.min(phrase.length(), 40) / 4;
+    }
+
+    private static Addition added(Rule rule, Test failing, String value) {
+        Criterion picksOut = replaced(rule.picksOut(), failing, with(failing, value));
+        Rule changed = new Rule(
+                rule.id(),
+                rule.version(),
+                rule.name(),
+                picksOut,
+                rule.leavesOut(),
+                rule.steps(),
+                rule.ending(),
+                rule.schedule(),
+                rule.on());
+        return new Addition(changed, value, failing);
+    }
+
+    private static Test with(Test test, String value) {
+        if (test instanceof AddressTest address) {
+            List<String> values = new ArrayList<>(address.values());
+            values.add(value);
+            return new AddressTest(address.part(), address.how(), values, false);
+        }
+        TextTest words = (TextTest) test;
+        List<Value> values = Stream.concat(words.values().stream(), Stream.of(Value.phrase(value)))
+                .toList();
+        return new TextTest(words.part(), values, false);
+    }
+
+    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
+        if (in == old) {
+            return now;
+        }
+        return in instanceof Group group
+                ? new Group(
+                        group.how(),
+                        group.criteria().stream()
+                                .map(c -> replaced(c, old, now))
+                                .toList())
+                : in;
+    }
+}

@@ -1,0 +1,26 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.criteria.Probe;
+import java.util.BitSet;
+import java.util.List;
+
+/**
+ * One value in one part, with the messages of the window that it hits.
+ *
+ * @param value as a person would write it
+ */
+record Candidate(Where where, String value, BitSet hits) {
+    Probe probe() {
+        return where.test(List.of(value)).probes().get(0);
+    }
+
+    int reach() {
+        return hits.cardinality();
+    }
+
+    int among(BitSet messages) {
+        BitSet both = (BitSet) messages.clone();
+        both.and(hits);
+        return both.cardinality();
+    }
+}

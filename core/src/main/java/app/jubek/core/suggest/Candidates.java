@@ -1,0 +1,102 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.compiled.Findings;
+import app.jubek.core.compiled.ProbeIndex;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.Probe;
+import app.jubek.core.message.AddedText;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
+import app.jubek.core.people.OwnSide;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** What some messages have that may tell them from others, looked for in the whole window at one go. */
+final class Candidates {
+    private static final int MOST = 80;
+    private static final int TEXT_CHARS = 3_000;
+
+    private final Corpus.View past;
+    private final OwnSide own;
+    private final Phrases phrases;
+
+    Candidates(Corpus.View past, OwnSide own) {
+        this.past = past;
+        this.own = own;
+        this.phrases = new Phrases(own);
+    }
+
+    private record Key(Where where, String compared) {}
+
+    private static final class Count {
+        private final String written;
+        private int messages;
+
+        Count(String written) {
+            this.written = written;
+        }
+    }
+
+    List<Candidate> of(List<Integer> places) {
+        Map<Key, Count> counts = new LinkedHashMap<>();
+        for (int place : places) {
+            values(past.message(place).message())
+                    .forEach((key, written) -> counts.computeIfAbsent(key, k -> new Count(written)).messages++);
+        }
+        List<Key> keys = Stream.of(Where.values())
+                .flatMap(where -> mostFrequent(where, counts))
+                .toList();
+        return looked(keys.stream()
+                .map(key -> new Candidate(key.where(), counts.get(key).written, new BitSet()))
+                .toList());
+    }
+
+    /** The more messages have it, and the longer it is, the likelier it is what they share. */
+    private static Stream<Key> mostFrequent(Where where, Map<Key, Count> counts) {
+        return counts.keySet().stream()
+                .filter(key -> key.where() == where)
+                .sorted(Comparator.comparing((Key key) -> -counts.get(key).messages)
+                        .thenComparing(key -> -key.compared().length())
+                        .thenComparing(Key::compared))
+                .limit(MOST);
+    }
+
+    private List<Candidate> looked(List<Candidate> candidates) {
+        Map<Probe, Candidate> byProbe = new LinkedHashMap<>();
+        candidates.forEach(candidate -> byProbe.putIfAbsent(candidate.probe(), candidate));
+        List<Candidate> numbered = List.copyOf(byProbe.values());
+        ProbeIndex index = ProbeIndex.of(List.copyOf(byProbe.keySet()));
+        for (int at = 0; at < past.size(); at++) {
+            Findings findings = index.look(past.message(at).seen());
+            for (int hit = findings.nextTouched(0); hit >= 0; hit = findings.nextTouched(hit + 1)) {
+                numbered.get(hit).hits().set(at);
+            }
+        }
+        return numbered;
+    }
+
+    private Map<Key, String> values(ReadMessage message) {
+        Map<Key, String> values = new LinkedHashMap<>();
+        message.in(Role.FROM).stream().filter(a -> !own.isOwn(a)).forEach(from -> {
+            values.put(new Key(Where.SENDER, from.key()), from.key());
+            if (!own.isInside(from) && !from.domain().isEmpty()) {
+                values.put(new Key(Where.SENDER_DOMAIN, from.domain()), from.domain());
+            }
+        });
+        message.recipients().stream()
+                .filter(to -> !to.sameAs(own.identity()) && !to.domain().isEmpty())
+                .map(MailAddress::key)
+                .forEach(to -> values.put(new Key(Where.RECIPIENT, to), to));
+        phrases.in(message.subject()).forEach((folded, written) -> values.put(new Key(Where.SUBJECT, folded), written));
+        message.texts().stream().findFirst().ifPresent(text -> {
+            String begin = AddedText.of(text.substring(0, Math.min(text.length(), TEXT_CHARS)));
+            phrases.in(begin).forEach((folded, written) -> values.put(new Key(Where.TEXT, folded), written));
+        });
+        return values;
+    }
+}

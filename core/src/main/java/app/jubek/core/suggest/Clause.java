@@ -1,0 +1,74 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.criteria.Test;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+
+/**
+ * A criterion in the making: values in one part, any of which will do.
+ *
+ * @param lone values that stand for a single wanted message, and so for nothing that messages share
+ */
+record Clause(Where where, List<String> values, BitSet hits, int lone) {
+    private static final int MOST_VALUES = 6;
+
+    Clause {
+        values = List.copyOf(values);
+    }
+
+    Test test() {
+        return where.test(values);
+    }
+
+    double effort() {
+        return where.effort() + 0.35 * (values.size() - 1) + 0.8 * lone;
+    }
+
+    /**
+     * Few values of one part that together hit all wanted messages, as far as there are any; each time the value that
+     * brings most for what it costs.
+     */
+    static Optional<Clause> covering(BitSet wanted, List<Candidate> of, ToDoubleFunction<Candidate> cost) {
+        List<String> values = new ArrayList<>();
+        int lone = 0;
+        BitSet hits = new BitSet();
+        BitSet left = (BitSet) wanted.clone();
+        while (!left.isEmpty() && values.size() < MOST_VALUES) {
+            Optional<Candidate> best = of.stream()
+                    .filter(c -> c.among(left) > 0)
+                    .max(Comparator.comparingDouble((Candidate c) -> c.among(left) / cost.applyAsDouble(c))
+                            .thenComparing(Clause::words));
+            if (best.isEmpty()) {
+                break;
+            }
+            values.add(best.get().value());
+            lone += wanted.cardinality() > 1 && best.get().among(wanted) == 1 ? 1 : 0;
+            hits.or(best.get().hits());
+            left.andNot(best.get().hits());
+        }
+        boolean most = 2 * left.cardinality() < wanted.cardinality();
+        return values.isEmpty() || !most
+                ? Optional.empty()
+                : Optional.of(withoutCovered(new Clause(of.get(0).where(), values, hits, lone)));
+    }
+
+    /** Two or three words say more than one, and a fourth says little. */
+    private static int words(Candidate candidate) {
+        return Math.min(3, candidate.value().split(" ").length);
+    }
+
+    private static Clause withoutCovered(Clause clause) {
+        Test test = clause.test();
+        List<String> kept = new ArrayList<>();
+        for (int i = 0; i < clause.values().size(); i++) {
+            if (test.coveredBy(i).isEmpty()) {
+                kept.add(clause.values().get(i));
+            }
+        }
+        return new Clause(clause.where(), kept, clause.hits(), clause.lone());
+    }
+}

@@ -1,0 +1,83 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.text.Folding;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * Phrases of one to four words as a person would copy them out: cut at word borders, without numbers, and beginning and
+ * ending with a word that says something. The person's own name and addresses, greetings and the like are left out.
+ */
+final class Phrases {
+    private static final int WORDS = 4;
+    private static final Pattern WHITE = Pattern.compile("\\s+");
+    private static final Pattern BEFORE = Pattern.compile("^[^\\p{L}\\p{N}\\[]+");
+    private static final Pattern AFTER = Pattern.compile("[^\\p{L}\\p{N}\\]]+$");
+    private static final Pattern VARIES = Pattern.compile(".*[\\p{Nd}@/\\\\<>=].*");
+
+    private final Set<String> silent = new HashSet<>(CommonWords.ALL);
+
+    Phrases(OwnSide own) {
+        own.domains().forEach(domain -> silent.addAll(words(domain)));
+        silent.addAll(words(own.identity().name()));
+        for (MailAddress address : own.addresses()) {
+            silent.add(address.local().toLowerCase(Locale.ROOT));
+        }
+    }
+
+    private static List<String> words(String text) {
+        return List.of(Folding.fold(text).split("[^\\p{L}\\p{N}]+"));
+    }
+
+    /** A word as written and as compared, and whether signs stand around it, so that no phrase runs across them. */
+    private record Word(String written, String folded, boolean open, boolean closed) {
+        boolean varies() {
+            return VARIES.matcher(written).matches();
+        }
+    }
+
+    /** Phrases of a text as compared, each as first written. */
+    Map<String, String> in(String text) {
+        List<Word> words = new ArrayList<>();
+        for (String piece : WHITE.split(text)) {
+            String noFront = BEFORE.matcher(piece).replaceFirst("");
+            String bare = AFTER.matcher(noFront).replaceFirst("");
+            words.add(new Word(
+                    bare, Folding.fold(bare), noFront.length() < piece.length(), bare.length() < noFront.length()));
+        }
+        Map<String, String> found = new LinkedHashMap<>();
+        for (int from = 0; from < words.size(); from++) {
+            collect(words, from, found);
+        }
+        return found;
+    }
+
+    private void collect(List<Word> words, int from, Map<String, String> into) {
+        StringBuilder written = new StringBuilder();
+        StringBuilder folded = new StringBuilder();
+        for (int at = from; at < Math.min(words.size(), from + WORDS); at++) {
+            Word word = words.get(at);
+            boolean broken = at > from && (word.open() || words.get(at - 1).closed());
+            if (broken || word.varies() || word.folded().isEmpty() || at == from && isSilent(word)) {
+                return;
+            }
+            written.append(at > from ? " " : "").append(word.written());
+            folded.append(at > from ? " " : "").append(word.folded());
+            if (!isSilent(word) && folded.length() > 2) {
+                into.putIfAbsent(folded.toString(), written.toString());
+            }
+        }
+    }
+
+    private boolean isSilent(Word word) {
+        return silent.contains(word.folded());
+    }
+}

@@ -1,0 +1,111 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.people.OwnSide;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where to begin from one message: the smallest sensible pair of criteria, who and words, and what else is true of it.
+ *
+ * @param kept one or two criteria
+ * @param also further ones, each true of the message
+ */
+public record Start(List<True> kept, List<True> also) {
+    private static final int ALSO_PHRASES = 3;
+    /** Writers of so many addresses at a domain have no more than their provider in common. */
+    private static final int PROVIDER = 25;
+
+    public Start {
+        kept = List.copyOf(kept);
+        also = List.copyOf(also);
+    }
+
+    /**
+     * @param reach messages of the window that it takes by itself
+     */
+    public record True(Criterion criterion, int reach) {}
+
+    /**
+     * @param place the message's place in the window
+     */
+    public static Start of(Corpus.View past, int place, OwnSide own) {
+        List<Candidate> candidates = new Candidates(past, own).of(List.of(place));
+        Optional<Candidate> who = who(past, candidates);
+        Optional<Candidate> words = words(candidates, who);
+        List<Candidate> kept = new ArrayList<>();
+        who.filter(w -> w.reach() > 1 || words.isEmpty()).ifPresent(kept::add);
+        words.ifPresent(kept::add);
+        List<Candidate> also = new ArrayList<>();
+        candidates.stream()
+                .filter(c -> c.where() != Where.SUBJECT && c.where() != Where.TEXT && !kept.contains(c))
+                .forEach(also::add);
+        also.addAll(furtherPhrases(candidates, kept));
+        return new Start(trues(kept), trues(also));
+    }
+
+    private static Optional<Candidate> who(Corpus.View past, List<Candidate> candidates) {
+        Optional<Candidate> recipient = first(candidates, Where.RECIPIENT);
+        if (recipient.isPresent()) {
+            return recipient;
+        }
+        return first(candidates, Where.SENDER_DOMAIN)
+                .filter(domain -> writers(past, domain) < PROVIDER)
+                .or(() -> first(candidates, Where.SENDER).filter(sender -> sender.reach() > 2));
+    }
+
+    private static long writers(Corpus.View past, Candidate domain) {
+        return domain.hits().stream()
+                .mapToObj(at -> past.message(at).message().writer())
+                .flatMap(Optional::stream)
+                .map(writer -> writer.key())
+                .distinct()
+                .limit(PROVIDER)
+                .count();
+    }
+
+    private static Optional<Candidate> first(List<Candidate> candidates, Where where) {
+        return candidates.stream().filter(c -> c.where() == where).findFirst();
+    }
+
+    /** The phrase of the subject that most of the same writer's mail shares and least of the others'. */
+    private static Optional<Candidate> words(List<Candidate> candidates, Optional<Candidate> who) {
+        return candidates.stream()
+                .filter(c -> c.where() == Where.SUBJECT)
+                .max(Comparator.comparingDouble((Candidate c) -> worth(c, who))
+                        .thenComparing(c -> c.value().length()));
+    }
+
+    private static double worth(Candidate phrase, Optional<Candidate> who) {
+        int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.reach());
+        double own = (double) together / phrase.reach();
+        int words = phrase.value().split(" ").length;
+        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
+    }
+
+    /** The next best phrases, none of which lies within another or one that is kept. */
+    private static List<Candidate> furtherPhrases(List<Candidate> candidates, List<Candidate> kept) {
+        List<Candidate> chosen = new ArrayList<>();
+        Set<BitSet> seen = new HashSet<>();
+        kept.forEach(c -> seen.add(c.hits()));
+        candidates.stream()
+                .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.reach() > 1)
+                .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, Optional.empty())))
+                .filter(c -> seen.add(c.hits()))
+                .limit(ALSO_PHRASES)
+                .forEach(chosen::add);
+        return chosen;
+    }
+
+    private static List<True> trues(List<Candidate> candidates) {
+        return candidates.stream()
+                .map(c -> new True(c.where().test(List.of(c.value())), c.reach()))
+                .toList();
+    }
+}

@@ -1,0 +1,110 @@
+package app.jubek.core.suggest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.Step;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SuggestTest {
+    private final Corpus corpus = new Corpus(50);
+
+    private int mail(String sender, String subject) {
+        return mail(sender, subject, "Dear visits desk, thank you.");
+    }
+
+    private int mail(String sender, String subject, String text) {
+        int place = corpus.size();
+        InHand seen = Mails.inHand(Mails.read(Mails.from(sender, subject, text)));
+        corpus.add(new PastMessage(place, Instant.EPOCH.plusSeconds(place), seen));
+        return place;
+    }
+
+    private String first(List<Integer> wanted, List<Integer> unwanted) {
+        return Suggest.of(corpus.since(Instant.EPOCH), wanted, unwanted, Mails.VISITS)
+                .get(0)
+                .picksOut()
+                .inWords();
+    }
+
+    private void otherMail() {
+        for (int i = 0; i < 30; i++) {
+            mail("somebody" + i + "@mailhaven.example", "Something else " + i);
+        }
+    }
+
+    @Test
+    void whatAllWantedMessagesShareAndNoUnwantedOneHasIsProposed() {
+        otherMail();
+        int one = mail("anna@school.example", "Guided visit for 20 pupils");
+        int two = mail("bo@school.example", "Two guided visits on 3 May");
+        int invoice = mail("office@school.example", "Invoice 17");
+        assertThat(first(List.of(one, two), List.of(invoice))).isEqualTo("with “Guided visit” in the subject");
+        assertThat(first(List.of(one, two, invoice), List.of())).isEqualTo("from anyone at school.example");
+    }
+
+    @Test
+    void writersWithoutWordsInCommonAreToldApartEachByItsOwn() {
+        otherMail();
+        int one = mail("a@school.example", "Class booking 7");
+        int two = mail("b@school.example", "Class booking 9");
+        int three = mail("c@nursery.example", "Pricelist pots");
+        int four = mail("d@nursery.example", "Pricelist stakes");
+        List<Integer> unwanted = List.of(
+                mail("a@school.example", "Term dates"),
+                mail("c@nursery.example", "Open day"),
+                mail("e@mailhaven.example", "Class booking"),
+                mail("f@mailhaven.example", "Pricelist"));
+        assertThat(first(List.of(one, two, three, four), unwanted))
+                .contains("school.example", "Class booking", "nursery.example", "Pricelist", "or");
+    }
+
+    @Test
+    void namesGreetingsNumbersAndOwnWordsAreNoPhrases() {
+        assertThat(new Phrases(Mails.VISITS)
+                        .in("Dear visits desk of Ostrel Gardens: class booking, 17 pupils on the 3rd")
+                        .values())
+                .contains("class booking", "pupils")
+                .noneMatch(phrase -> phrase.matches("(?i).*(dear|17|3rd|ostrel).*") || phrase.matches("(?i)visits"));
+    }
+
+    @Test
+    void fromOneMessageAPairIsKeptAndTheRestIsListed() {
+        otherMail();
+        mail("anna@school.example", "Guided visit for 20 pupils");
+        mail("bo@school.example", "Class 4b: guided visit on 3 May");
+        int example = mail("cy@school.example", "May we have a guided visit?");
+        Start start = Start.of(corpus.since(Instant.EPOCH), example, Mails.VISITS);
+        assertThat(start.kept())
+                .extracting(kept -> kept.criterion().inWords())
+                .containsExactly("from anyone at school.example", "with “guided visit” in the subject");
+        assertThat(start.also()).extracting(also -> also.criterion().inWords()).contains("from cy@school.example");
+    }
+
+    @Test
+    void aRuleThatNearlyTakesAMessageTakesItWithOneValueMore() {
+        InHand seen = Mails.inHand(Mails.read(Mails.from("anna@school.example", "Class booking for May", "x")));
+        app.jubek.core.criteria.Criterion picksOut = new app.jubek.core.criteria.Group(
+                app.jubek.core.criteria.Group.How.ALL,
+                List.of(
+                        Where.SENDER_DOMAIN.test(List.of("school.example")),
+                        TextTest.phrases(Part.Kind.SUBJECT, List.of("guided visit"))));
+        Rule rule = new Rule(
+                new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(new Step.File("X")), Ending.ENDS_HERE, true);
+        Addition addition = Addition.of(rule, seen, Mails.VISITS).orElseThrow();
+        assertThat(addition.value()).isEqualTo("Class booking");
+        assertThat(addition.changed().picksOut().holds(seen)).isTrue();
+        assertThat(Addition.of(addition.changed(), seen, Mails.VISITS)).isEmpty();
+    }
+}
