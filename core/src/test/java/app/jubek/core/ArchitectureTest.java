@@ -30,7 +30,8 @@ class ArchitectureTest {
             "corpus",
             "rehearse",
             "recurring",
-            "suggest");
+            "suggest",
+            "review");
 
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

@@ -60,7 +60,7 @@ final class Planning {
             Step step = rule.steps().get(i);
             int ordinal = i;
             if (step instanceof Step.HandOn handOn) {
-                handOn.to().forEach(to -> handOn(planned(rule, ordinal, narrowed(handOn, to)), to));
+                handOn.to().forEach(to -> handOn(planned(rule, ordinal, handOn.narrowedTo(List.of(to))), to));
             } else if (step instanceof Step.Reply reply) {
                 reply(planned(rule, ordinal, reply), reply, rule);
             } else if (isAskedFirst(step.done(), rule)) {
@@ -165,12 +165,6 @@ final class Planning {
 
     private static PlannedStep planned(Rule rule, int ordinal, Step step) {
         return new PlannedStep(rule.id(), rule.version(), rule.name(), ordinal, step);
-    }
-
-    private static Step narrowed(Step.HandOn step, MailAddress to) {
-        return step instanceof Step.Forward forward
-                ? new Step.Forward(List.of(to), forward.note(), forward.leaves())
-                : new Step.Redirect(List.of(to), step.leaves());
     }
 
     /** Recipient addresses that the rule names. */

@@ -205,5 +205,12 @@ public sealed interface Step {
         List<MailAddress> to();
 
         boolean leaves();
+
+        /** The same step to some of its destinations. */
+        default HandOn narrowedTo(List<MailAddress> some) {
+            return this instanceof Forward forward
+                    ? new Forward(some, forward.note(), forward.leaves())
+                    : new Redirect(some, leaves());
+        }
     }
 }

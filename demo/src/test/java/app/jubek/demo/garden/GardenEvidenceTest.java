@@ -3,6 +3,7 @@ package app.jubek.demo.garden;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.InHand;
 import app.jubek.core.criteria.Setting;
@@ -11,16 +12,25 @@ import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.recurring.Kind;
 import app.jubek.core.recurring.Kinds;
+import app.jubek.core.review.Review;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.suggest.Proposal;
+import app.jubek.core.suggest.Suggest;
 import app.jubek.core.text.Limits;
+import app.jubek.formats.rulebook.RuleBookJson;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
-/** The kinds that are found, beside those the mail was made from. */
-class GardenKindsTest {
+/** What the engine makes of the garden's past mail, beside what it was made from. */
+class GardenEvidenceTest {
     private static final MailAddress VISITS = MailAddress.of(GardenMail.VISITS);
     private static final OwnSide OWN = new OwnSide(VISITS, List.of(VISITS), List.of("ostrel-gardens.example"));
     private static final List<GardenMail.Letter> INBOX =
@@ -59,13 +69,17 @@ class GardenKindsTest {
             kind.members().forEach(place -> counts.merge(INBOX.get(place).kind(), 1L, Long::sum));
             long tail = counts.getOrDefault("tail", 0L);
             together += pairs(kind.size()) - pairs(tail);
-            right += counts.values().stream().mapToLong(GardenKindsTest::pairs).sum() - pairs(tail);
+            right += counts.values().stream()
+                            .mapToLong(GardenEvidenceTest::pairs)
+                            .sum()
+                    - pairs(tail);
         }
         Map<String, Long> sizes = new HashMap<>();
         INBOX.stream()
                 .filter(letter -> !letter.kind().equals("tail"))
                 .forEach(letter -> sizes.merge(letter.kind(), 1L, Long::sum));
-        long wanted = sizes.values().stream().mapToLong(GardenKindsTest::pairs).sum();
+        long wanted =
+                sizes.values().stream().mapToLong(GardenEvidenceTest::pairs).sum();
         double precision = (double) right / together;
         double recall = (double) right / wanted;
         double f1 = 2 * precision * recall / (precision + recall);
@@ -90,5 +104,37 @@ class GardenKindsTest {
         assertThat(after.stream().limit(10).map(Kind::key))
                 .containsExactlyInAnyOrderElementsOf(
                         before.stream().limit(10).map(Kind::key).toList());
+    }
+
+    @Test
+    void theReviewFindsNothingAmissWithTheDemosRules() throws IOException {
+        Corpus corpus = new Corpus(100);
+        PAST.forEach(corpus::add);
+        RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
+        assertThat(Review.of(book, corpus.since(Instant.EPOCH), OWN)).isEmpty();
+    }
+
+    /** From three school visits and three other messages of the same writers and words. */
+    @Test
+    void threeVisitsAndAnInvoiceAreToldApart() {
+        Corpus corpus = new Corpus(100);
+        PAST.forEach(corpus::add);
+        List<Integer> visits = places("Guided visit for", 3);
+        List<Integer> others = places("Invoice for our guided visit", 2);
+        Proposal first =
+                Suggest.of(corpus.since(Instant.EPOCH), visits, others, OWN).get(0);
+        assertThat(first.missed()).isEmpty();
+        assertThat(first.wrong()).isEmpty();
+        assertThat(first.elsewhere())
+                .hasSizeGreaterThan(20)
+                .allMatch(place -> INBOX.get(place).kind().equals("school-visit"));
+    }
+
+    private static List<Integer> places(String subject, int count) {
+        return IntStream.range(0, PAST.size())
+                .filter(i -> PAST.get(i).subject().startsWith(subject))
+                .limit(count)
+                .boxed()
+                .toList();
     }
 }

@@ -1,0 +1,37 @@
+package app.jubek.core.review;
+
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import java.util.Optional;
+
+/**
+ * Something amiss with a rule.
+ *
+ * @param cause one sentence
+ * @param example a message of the window that shows it, by its place
+ */
+public record Finding(Sort sort, RuleId rule, String cause, Optional<Integer> example, Optional<Remedy> remedy) {
+
+    /** What is amiss, the worst first. */
+    public enum Sort {
+        BACK_TO_OWN_MAILBOX,
+        CAN_NEVER_MATCH,
+        NEVER_REACHED,
+        SAME_AS_ANOTHER,
+        TWO_REPLIES,
+        FORWARD_AND_REDIRECT,
+        TOO_BROAD,
+        PART_OF_LONGER_WORDS,
+        NEGATED,
+        COVERED_VALUES,
+        NEVER_MATCHED
+    }
+
+    /**
+     * What one click does.
+     *
+     * @param words what it does, to be read on a button
+     * @param book the book with it done
+     */
+    public record Remedy(String words, RuleBook book) {}
+}

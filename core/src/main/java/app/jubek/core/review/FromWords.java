@@ -1,0 +1,173 @@
+package app.jubek.core.review;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.review.Finding.Remedy;
+import app.jubek.core.review.Finding.Sort;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.text.Comparison;
+import app.jubek.core.text.Folding;
+import app.jubek.core.text.How;
+import app.jubek.core.text.Value;
+import app.jubek.core.text.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/** Phrases that mean something else where they stand: inside longer words, or after a word that denies them. */
+final class FromWords {
+    private static final int SHORT = 5;
+    private static final double INSIDE = 0.3;
+    private static final int SEVERAL = 3;
+
+    /** Words that deny the one after them, in the languages of the usual mail (common practice). */
+    private static final String DENYING = "(?:not|no|never|without|nicht|kein|keine|keinen|ohne|pas|sans|inte|ej|utan)";
+
+    private final RuleBook book;
+    private final Corpus.View past;
+    private final List<Finding> found = new ArrayList<>();
+
+    FromWords(RuleBook book, Corpus.View past) {
+        this.book = book;
+        this.past = past;
+    }
+
+    List<Finding> findings() {
+        book.rules().stream().filter(Rule::on).forEach(rule -> {
+            for (Test test : positive(rule.picksOut()).toList()) {
+                if (test instanceof TextTest words) {
+                    words.values().forEach(value -> look(rule, words, value));
+                }
+            }
+        });
+        return found;
+    }
+
+    private static Stream<Test> positive(Criterion criterion) {
+        return criterion.tests().stream().filter(test -> !test.negated());
+    }
+
+    private void look(Rule rule, TextTest test, Value value) {
+        if (value.how() != How.CONTAINS || value.comparison() != Comparison.FOLDED) {
+            return;
+        }
+        String phrase = Folding.fold(value.written());
+        if (phrase.length() <= SHORT && phrase.chars().allMatch(Character::isLetterOrDigit)) {
+            insideLongerWords(rule, test, value, phrase);
+        }
+        denied(rule, test, phrase);
+    }
+
+    private Stream<String> texts(TextTest test, InHand message) {
+        Stream<Part> atoms = switch (test.part().kind()) {
+            case SUBJECT_OR_TEXT, SUBJECT_OR_ADDED_TEXT ->
+                Stream.of(Part.of(Part.Kind.SUBJECT), Part.of(Part.Kind.TEXT));
+            default -> Stream.of(test.part());
+        };
+        return atoms.flatMap(atom -> message.texts(atom, Comparison.FOLDED).stream());
+    }
+
+    private void insideLongerWords(Rule rule, TextTest test, Value value, String phrase) {
+        Pattern alone = Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(phrase) + "(?![\\p{L}\\p{N}])");
+        int hits = 0;
+        int inside = 0;
+        Optional<Integer> example = Optional.empty();
+        for (int at = 0; at < past.size(); at++) {
+            List<String> having = texts(test, past.message(at).seen())
+                    .filter(text -> text.contains(phrase))
+                    .toList();
+            hits += having.isEmpty() ? 0 : 1;
+            if (!having.isEmpty()
+                    && having.stream().noneMatch(text -> alone.matcher(text).find())) {
+                inside++;
+                example = Optional.of(at);
+            }
+        }
+        if (inside >= SEVERAL && inside >= INSIDE * hits) {
+            Value whole = Value.of(How.WORDS, value.comparison(), value.written());
+            found.add(new Finding(
+                    Sort.PART_OF_LONGER_WORDS,
+                    rule.id(),
+                    Words.quoted(value.written()) + " stands only inside longer words in " + inside + " of the " + hits
+                            + " messages that have it.",
+                    example,
+                    Optional.of(new Remedy("Only as a whole word", changed(rule, test, value, whole)))));
+        }
+    }
+
+    private RuleBook changed(Rule rule, TextTest test, Value old, Value now) {
+        List<Value> others = test.values().stream().filter(v -> !v.equals(old)).toList();
+        TextTest word = new TextTest(test.part(), List.of(now), false);
+        Criterion changed = others.isEmpty()
+                ? word
+                : new Group(Group.How.ANY, List.of(new TextTest(test.part(), others, false), word));
+        return Books.with(book, rule, r -> Books.picking(r, replaced(r.picksOut(), test, changed)));
+    }
+
+    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
+        if (in.equals(old)) {
+            return now;
+        }
+        return in instanceof Group group
+                ? new Group(
+                        group.how(),
+                        group.criteria().stream()
+                                .map(c -> replaced(c, old, now))
+                                .toList())
+                : in;
+    }
+
+    private void denied(Rule rule, TextTest test, String phrase) {
+        Pattern denied = Pattern.compile("(?<![\\p{L}\\p{N}])" + DENYING + " " + Pattern.quote(phrase));
+        List<String> said = new ArrayList<>();
+        Optional<Integer> example = Optional.empty();
+        for (int at = 0; at < past.size(); at++) {
+            Optional<String> here = texts(test, past.message(at).seen())
+                    .map(denied::matcher)
+                    .filter(Matcher::find)
+                    .map(Matcher::group)
+                    .findFirst();
+            boolean taken = here.isPresent()
+                    && rule.picksOut().holds(past.hits(at))
+                    && !rule.leavesOut().holds(past.hits(at));
+            if (taken) {
+                said.add(here.get());
+                example = Optional.of(at);
+            }
+        }
+        if (!said.isEmpty()) {
+            String words = said.get(said.size() - 1);
+            Criterion exception = new TextTest(test.part(), List.of(Value.phrase(words)), false);
+            found.add(new Finding(
+                    Sort.NEGATED,
+                    rule.id(),
+                    said.size() + (said.size() == 1 ? " message it takes says " : " messages it takes say ")
+                            + Words.quoted(words) + ".",
+                    example,
+                    Optional.of(new Remedy(
+                            "Leave out " + Words.quoted(words),
+                            Books.with(book, rule, r -> Books.leaving(r, withException(r.leavesOut(), exception)))))));
+        }
+    }
+
+    private static Criterion withException(Criterion leavesOut, Criterion exception) {
+        List<Criterion> all = new ArrayList<>();
+        if (leavesOut instanceof Group group && group.how() == Group.How.ANY) {
+            all.addAll(group.criteria());
+        } else if (!(leavesOut instanceof Nothing)) {
+            all.add(leavesOut);
+        }
+        all.add(exception);
+        return new Group(Group.How.ANY, all);
+    }
+}

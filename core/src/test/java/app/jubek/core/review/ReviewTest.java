@@ -1,0 +1,170 @@
+package app.jubek.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.review.Finding.Sort;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.Step;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+class ReviewTest {
+    private static final List<String> WORDS =
+            List.of("guided visit", "class booking", "price list", "lost glasses", "photo permit", "term dates");
+    private final Random random = new Random(20_261_126);
+    private Corpus.View past = past();
+
+    private static Corpus.View past() {
+        Corpus corpus = new Corpus(2_000);
+        for (int i = 0; i < 240; i++) {
+            String subject = WORDS.get(i % WORDS.size()) + " " + i
+                    + (i % 24 == 0 ? " is not cancelled" : i % 24 == 6 ? " was cancelled" : "")
+                    + (i % 5 == 0 ? " for the artwork" : "");
+            InHand seen = Mails.inHand(
+                    Mails.read(Mails.from("w" + i % 7 + "@school" + i % 4 + ".example", subject, "hello")));
+            corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), seen));
+        }
+        return corpus.since(Instant.EPOCH);
+    }
+
+    private static Criterion words(String... phrases) {
+        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
+    }
+
+    private static Criterion from(String domain) {
+        return new AddressTest(AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of(domain), false);
+    }
+
+    private static Rule rule(String id, Criterion picksOut, Ending ending, Step... steps) {
+        return new Rule(new RuleId(id), 1, id, picksOut, new Nothing(), List.of(steps), ending, true);
+    }
+
+    private static Rule files(String id, Criterion picksOut) {
+        return rule(id, picksOut, Ending.ENDS_HERE, new Step.File(id));
+    }
+
+    private static Step.Redirect redirect(String local) {
+        return new Step.Redirect(List.of(MailAddress.of(local + "@ostrel-gardens.example")));
+    }
+
+    private static Step answer() {
+        return new Step.Reply("", "Thank you.", Duration.ofDays(7));
+    }
+
+    /** A sensible book over the words and domains there are, in seeded order. */
+    private List<Rule> sensible() {
+        List<String> words = new ArrayList<>(WORDS);
+        Collections.shuffle(words, random);
+        List<Rule> rules = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            rules.add(files("sensible-" + i, words(words.get(i))));
+        }
+        return rules;
+    }
+
+    private Set<Sort> sorts(List<Rule> rules) {
+        return Review.of(RuleBook.of(rules), past, Mails.VISITS).stream()
+                .map(Finding::sort)
+                .collect(Collectors.toSet());
+    }
+
+    private List<Rule> fault(Sort sort) {
+        String word = WORDS.get(random.nextInt(WORDS.size()));
+        Rule mail = rule("mail", words(word), Ending.GOES_ON, redirect("noor"));
+        return switch (sort) {
+            case BACK_TO_OWN_MAILBOX -> List.of(rule("fault", words(word), Ending.GOES_ON, redirect("photos")));
+            case CAN_NEVER_MATCH ->
+                List.of(files(
+                        "fault", new Group(Group.How.ALL, List.of(from("school0.example"), from("school1.example")))));
+            case NEVER_REACHED ->
+                List.of(
+                        files("all", from("example")),
+                        files("fault", new Group(Group.How.ALL, List.of(from("school1.example"), words(word)))));
+            case SAME_AS_ANOTHER -> List.of(mail, rule("same", words(word), Ending.GOES_ON, redirect("noor")));
+            case TWO_REPLIES ->
+                List.of(
+                        rule("first", words(word), Ending.GOES_ON, answer()),
+                        rule("fault", from("school0.example"), Ending.ENDS_HERE, answer()),
+                        rule("again", from("school1.example"), Ending.ENDS_HERE, answer()));
+            case FORWARD_AND_REDIRECT ->
+                List.of(
+                        mail,
+                        rule(
+                                "fault",
+                                from("example"),
+                                Ending.GOES_ON,
+                                new Step.Forward(redirect("noor").to(), "")));
+            case TOO_BROAD -> List.of(rule("fault", from("example"), Ending.GOES_ON, redirect("noor")));
+            case PART_OF_LONGER_WORDS -> List.of(rule("fault", words("art"), Ending.GOES_ON, redirect("noor")));
+            case NEGATED -> List.of(rule("fault", words("cancelled"), Ending.GOES_ON, redirect("noor")));
+            case COVERED_VALUES -> List.of(rule("fault", words(word, "a " + word), Ending.GOES_ON, redirect("noor")));
+            case NEVER_MATCHED -> List.of(rule("fault", words("no such words"), Ending.GOES_ON, redirect("noor")));
+        };
+    }
+
+    @Test
+    void nothingIsFoundInASensibleBook() {
+        for (int i = 0; i < 20; i++) {
+            assertThat(sorts(sensible())).isEmpty();
+        }
+    }
+
+    @Test
+    void aPlantedFaultIsFoundInEveryBookAndItsRemedyTakesItAway() {
+        for (int round = 0; round < 20; round++) {
+            for (Sort sort : EnumSet.allOf(Sort.class)) {
+                List<Rule> rules = new ArrayList<>(fault(sort));
+                rules.addAll(sensible());
+                RuleBook book = RuleBook.of(rules);
+                List<Finding> found = Review.of(book, past, Mails.VISITS);
+                assertThat(found).extracting(Finding::sort).as(sort.toString()).contains(sort);
+                Finding finding =
+                        found.stream().filter(f -> f.sort() == sort).findFirst().orElseThrow();
+                finding.remedy()
+                        .ifPresent(remedy -> assertThat(Review.of(remedy.book(), past, Mails.VISITS))
+                                .as(sort + ": " + remedy.words())
+                                .noneMatch(f -> f.sort() == sort && f.rule().equals(finding.rule())));
+            }
+        }
+    }
+
+    @Test
+    void aFindingSaysItsCauseWithAnExampleAndWhatOneClickDoes() {
+        Finding finding =
+                Review.of(RuleBook.of(fault(Sort.NEGATED)), past, Mails.VISITS).get(0);
+        assertThat(finding.cause()).isEqualTo("10 messages it takes say “not cancelled”.");
+        assertThat(past.message(finding.example().orElseThrow()).subject()).contains("not cancelled");
+        assertThat(finding.remedy().orElseThrow().words()).isEqualTo("Leave out “not cancelled”");
+        assertThat(finding.remedy().orElseThrow().book().rules().get(0).inWords())
+                .contains("except mail with “not cancelled” in the subject");
+    }
+
+    @Test
+    void withoutPastMailNothingIsSaidAboutIt() {
+        past = new Corpus(10).since(Instant.EPOCH);
+        assertThat(sorts(fault(Sort.NEVER_MATCHED))).isEmpty();
+        assertThat(sorts(fault(Sort.CAN_NEVER_MATCH))).containsExactly(Sort.CAN_NEVER_MATCH);
+    }
+}
