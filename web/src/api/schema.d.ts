@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/drafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drafts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/drafts/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_1"];
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/evidence": {
         parameters: {
             query?: never;
@@ -52,16 +84,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/messages": {
+    "/api/mailboxes/{mailbox}/evidence/exceptions": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["list"];
+        get?: never;
+        put?: never;
+        post: operations["exceptions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/explain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["explain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/messages/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["list"];
         delete?: never;
         options?: never;
         head?: never;
@@ -92,6 +172,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["html"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/messages/{id}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["start"];
         put?: never;
         post?: never;
         delete?: never;
@@ -132,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["review"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/rule-book": {
         parameters: {
             query?: never;
@@ -141,6 +253,22 @@ export interface paths {
         };
         get: operations["current"];
         put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rule-book/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -158,6 +286,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["suggest"];
         delete?: never;
         options?: never;
         head?: never;
@@ -264,6 +408,16 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AdditionView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            changed: components["schemas"]["Rule"];
+            name: string;
+            rule: string;
+            words: string;
+        };
         AddressTest: {
             /** @enum {string} */
             how: "is" | "at domain" | "at domain or below";
@@ -318,6 +472,8 @@ export interface components {
             /** Format: int32 */
             nearMiss: number;
             /** Format: int32 */
+            outsideItsHours: number;
+            /** Format: int32 */
             picked: number;
             /** Format: int32 */
             takenEarlier: number;
@@ -344,15 +500,35 @@ export interface components {
             /** Format: int64 */
             offsetSeconds: number;
         };
+        Difference: {
+            /** Format: int32 */
+            fewer: number;
+            /** Format: int32 */
+            more: number;
+        };
+        DraftSaving: {
+            document: components["schemas"]["JsonNode"];
+        };
+        DraftView: {
+            document: components["schemas"]["JsonNode"];
+            rule: string;
+            /** Format: date-time */
+            savedAt: string;
+        };
+        DraftsView: {
+            drafts: components["schemas"]["DraftView"][];
+        };
         EveryMessage: {
             /** @enum {boolean} */
             everything: true;
         };
         EvidenceAsked: {
             /** @enum {string} */
-            counter: "PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS";
+            counter: "PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS";
             /** Format: int32 */
             days: number;
+            /** Format: int64 */
+            example?: number;
             /** Format: int32 */
             limit: number;
             /** Format: int32 */
@@ -362,7 +538,7 @@ export interface components {
             rule: components["schemas"]["Rule"];
         };
         EvidenceRow: {
-            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS")[];
+            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
             fate: components["schemas"]["Fate"][];
             /** Format: int64 */
             id: number;
@@ -374,6 +550,8 @@ export interface components {
         };
         EvidenceView: {
             counts: components["schemas"]["Counts"];
+            difference?: components["schemas"]["Difference"];
+            example?: components["schemas"]["Example"];
             leavesOut: components["schemas"]["CriterionFigures"][];
             picksOut: components["schemas"]["CriterionFigures"][];
             readBack: string;
@@ -383,6 +561,44 @@ export interface components {
             weeks: number[];
             /** Format: int32 */
             window: number;
+        };
+        Example: {
+            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
+            message: components["schemas"]["Line"];
+        };
+        ExceptionAsked: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int64 */
+            message: number;
+            /** Format: int32 */
+            order: number;
+            rule: components["schemas"]["Rule"];
+        };
+        ExceptionView: {
+            criterion: components["schemas"]["Criterion"];
+            /** Format: int32 */
+            keeps: number;
+            /** Format: int32 */
+            spares: number;
+            words: string;
+        };
+        ExceptionsView: {
+            exceptions: components["schemas"]["ExceptionView"][];
+        };
+        ExplainAsked: {
+            madeUp?: components["schemas"]["MadeUp"];
+            /** Format: int64 */
+            message?: number;
+            /** Format: int32 */
+            order: number;
+            rule?: components["schemas"]["Rule"];
+        };
+        ExplainView: {
+            done: string[];
+            notDone: string[];
+            rules: components["schemas"]["RuleLine"][];
+            staysInInbox: boolean;
         };
         Fate: {
             /** @enum {string} */
@@ -396,6 +612,14 @@ export interface components {
             do: "file";
             folder: string;
         };
+        FindingView: {
+            cause: string;
+            example?: components["schemas"]["Line"];
+            remedy?: components["schemas"]["RemedyView"];
+            rule: string;
+            /** @enum {string} */
+            sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+        };
         ForwardStep: {
             /** @enum {string} */
             do: "forward";
@@ -403,6 +627,9 @@ export interface components {
             leaves?: boolean;
             note?: string;
             to: string[];
+        };
+        HistoryView: {
+            versions: components["schemas"]["VersionView"][];
         };
         IncomingLine: {
             message: components["schemas"]["MessageLine"];
@@ -412,6 +639,55 @@ export interface components {
             /** Format: int32 */
             found: number;
             lines: components["schemas"]["IncomingLine"][];
+            /** Format: int32 */
+            window: number;
+        };
+        JsonNode: {
+            array?: boolean;
+            bigDecimal?: boolean;
+            bigInteger?: boolean;
+            binary?: boolean;
+            boolean?: boolean;
+            container?: boolean;
+            double?: boolean;
+            embeddedValue?: boolean;
+            empty?: boolean;
+            float?: boolean;
+            floatingPointNumber?: boolean;
+            int?: boolean;
+            integralNumber?: boolean;
+            long?: boolean;
+            missingNode?: boolean;
+            /** @enum {string} */
+            nodeType?: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
+            null?: boolean;
+            number?: boolean;
+            object?: boolean;
+            pojo?: boolean;
+            short?: boolean;
+            string?: boolean;
+            /** @deprecated */
+            textual?: boolean;
+            valueNode?: boolean;
+        };
+        KindView: {
+            example: components["schemas"]["Line"];
+            key: string;
+            /** Format: int32 */
+            messages: number;
+            /** Format: int32 */
+            morePatterns: number;
+            nearly?: components["schemas"]["Taken"];
+            patterns: components["schemas"]["Pattern"][];
+            sample: number[];
+            takenBy: components["schemas"]["Taken"][];
+            weeks: number[];
+            who: components["schemas"]["WhoView"];
+        };
+        KindsView: {
+            /** Format: int32 */
+            inKinds: number;
+            kinds: components["schemas"]["KindView"][];
             /** Format: int32 */
             window: number;
         };
@@ -426,6 +702,20 @@ export interface components {
             /** Format: int64 */
             uid: number;
             unread: boolean;
+        };
+        Line: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            received: string;
+            sender: string;
+            subject: string;
+        };
+        MadeUp: {
+            from: string;
+            subject: string;
+            text: string;
+            to: string;
         };
         MailboxName: {
             address: string;
@@ -443,6 +733,7 @@ export interface components {
             lastMessageAt?: string;
             /** Format: date-time */
             now: string;
+            opening: string[];
             ownAddresses: string[];
             ownDomains: string[];
             warning?: string;
@@ -488,6 +779,16 @@ export interface components {
             texts: string[];
             to: components["schemas"]["Correspondent"][];
         };
+        MessagesAsked: {
+            criteria: components["schemas"]["Criterion"][];
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            limit: number;
+            /** Format: int32 */
+            offset: number;
+            words: string;
+        };
         NoneOf: {
             none: components["schemas"]["Criterion"][];
         };
@@ -516,6 +817,15 @@ export interface components {
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
         };
+        Pattern: {
+            /** Format: int32 */
+            messages: number;
+            pieces: components["schemas"]["Piece"][];
+        };
+        Piece: {
+            slot: boolean;
+            words: string;
+        };
         PlainStep: {
             /** @enum {string} */
             do: "trash" | "delete" | "keep" | "tell";
@@ -530,6 +840,17 @@ export interface components {
             part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
+        };
+        ProposalView: {
+            /** Format: int32 */
+            elsewhere: number;
+            examples: components["schemas"]["Line"][];
+            missed: components["schemas"]["Line"][];
+            picksOut: components["schemas"]["Criterion"];
+            sentence: string;
+            /** Format: int32 */
+            takes: number;
+            wrong: components["schemas"]["Line"][];
         };
         ReadBack: {
             rule: string;
@@ -553,6 +874,10 @@ export interface components {
             leaves?: boolean;
             to: string[];
         };
+        RemedyView: {
+            document: components["schemas"]["RuleBook"];
+            words: string;
+        };
         ReplyStep: {
             /** @enum {string} */
             do: "reply";
@@ -560,7 +885,12 @@ export interface components {
             subject?: string;
             text: string;
         };
+        ReviewView: {
+            findings: components["schemas"]["FindingView"][];
+        };
         Rule: {
+            /** @description When it is active; always, when left out. */
+            active?: components["schemas"]["Schedule"];
             does: components["schemas"]["Step"][];
             /** @enum {string} */
             ending: "goes on" | "ends here";
@@ -601,14 +931,26 @@ export interface components {
             name: string;
             picked: boolean;
             rule: string;
-            /** Format: int32 */
-            version: number;
             words: string;
         };
         RuleReach: {
             /** Format: int32 */
             picked: number;
             rule: string;
+        };
+        Schedule: {
+            /**
+             * Format: date
+             * @description The first local day.
+             */
+            first?: string;
+            /** @enum {string} */
+            hours: "always" | "inside opening hours" | "outside opening hours";
+            /**
+             * Format: date
+             * @description The last local day, in it.
+             */
+            last?: string;
         };
         SessionView: {
             demo: boolean;
@@ -620,6 +962,11 @@ export interface components {
             end: number;
             /** Format: int32 */
             start: number;
+        };
+        StartView: {
+            additions: components["schemas"]["AdditionView"][];
+            also: components["schemas"]["TrueView"][];
+            kept: components["schemas"]["TrueView"][];
         };
         Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"];
         StepView: {
@@ -653,6 +1000,25 @@ export interface components {
             rules: components["schemas"]["RuleLine"][];
             staysInInbox: boolean;
         };
+        SuggestAsked: {
+            /** Format: int32 */
+            days: number;
+            unwanted: number[];
+            wanted: number[];
+        };
+        SuggestView: {
+            proposals: components["schemas"]["ProposalView"][];
+            /** Format: int32 */
+            unwanted: number;
+            /** Format: int32 */
+            wanted: number;
+        };
+        Taken: {
+            /** Format: int32 */
+            messages: number;
+            name: string;
+            rule: string;
+        };
         TextTest: {
             /**
              * @description folded when left out.
@@ -681,15 +1047,37 @@ export interface components {
             part: "sent by" | "group" | "standing";
             values: string[];
         };
+        TrueView: {
+            criterion: components["schemas"]["Criterion"];
+            /** Format: int32 */
+            reach: number;
+            words: string;
+        };
         ValueFigures: {
             /** Format: int32 */
             coveredBy?: number;
             /** Format: int32 */
             reach: number;
         };
+        VersionView: {
+            changes: string[];
+            document: components["schemas"]["RuleBook"];
+            /** Format: date-time */
+            savedAt: string;
+            savedBy: string;
+            /** Format: int32 */
+            version: number;
+        };
         Waiting: {
             /** Format: int32 */
             steps: number;
+        };
+        WhoView: {
+            /** @enum {string} */
+            kind: "LIST" | "ADDRESS" | "DOMAINS" | "ANYBODY";
+            names: string[];
+            /** Format: int32 */
+            writers: number;
         };
         Written: {
             from: string;
@@ -750,6 +1138,74 @@ export interface operations {
             };
         };
     };
+    drafts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DraftsView"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftSaving"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     evidence: {
         parameters: {
             query?: never;
@@ -776,13 +1232,62 @@ export interface operations {
             };
         };
     };
-    list: {
+    exceptions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExceptionAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ExceptionsView"];
+                };
+            };
+        };
+    };
+    explain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExplainAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ExplainView"];
+                };
+            };
+        };
+    };
+    kinds: {
         parameters: {
             query?: {
-                words?: string;
                 days?: number;
-                offset?: number;
-                limit?: number;
             };
             header?: never;
             path: {
@@ -791,6 +1296,32 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KindsView"];
+                };
+            };
+        };
+    };
+    list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MessagesAsked"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -849,6 +1380,31 @@ export interface operations {
             };
         };
     };
+    start: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StartView"];
+                };
+            };
+        };
+    };
     records: {
         parameters: {
             query?: {
@@ -891,6 +1447,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Waiting"];
+                };
+            };
+        };
+    };
+    review: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReviewView"];
                 };
             };
         };
@@ -943,6 +1523,28 @@ export interface operations {
             };
         };
     };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HistoryView"];
+                };
+            };
+        };
+    };
     act: {
         parameters: {
             query?: never;
@@ -963,6 +1565,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["StepView"];
+                };
+            };
+        };
+    };
+    suggest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuggestAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SuggestView"];
                 };
             };
         };

@@ -19,7 +19,7 @@ beforeEach(() => {
   asked = [];
   answers = {
     '/api/mailboxes/m': mailbox,
-    '/api/mailboxes/m/messages': { window: 4212, found: 4212, lines: [] },
+    '/api/mailboxes/m/messages/search': { window: 4212, found: 4212, lines: [] },
     '/api/outside/clock': { offsetSeconds: 0, now: '2026-03-29T10:00:00Z' },
     '/api/mailboxes/m/rule-book': { version: 1, document: { rules: [] }, readBack: [] },
   };

@@ -1,20 +1,26 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
+import { api, taken, type Schemas } from '../../api/client';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export const PAGE = 100;
 
+export interface Search {
+  words: string;
+  criteria: Schemas['Criterion'][];
+}
+
 /** The pages of messages that are on the screen. */
-export function useMessagePages(words: string, pages: number[]) {
+export function useMessagePages(search: Search, pages: number[]) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQueries({
     queries: pages.map((page) => ({
-      queryKey: ['messages', mailbox, days, words, page],
+      queryKey: ['messages', mailbox, days, search, page],
       queryFn: ({ signal }: { signal: AbortSignal }) =>
         taken(
-          api.GET('/api/mailboxes/{mailbox}/messages', {
-            params: { path: { mailbox }, query: { words, days, offset: page * PAGE, limit: PAGE } },
+          api.POST('/api/mailboxes/{mailbox}/messages/search', {
+            params: { path: { mailbox } },
+            body: { ...search, days, offset: page * PAGE, limit: PAGE },
             signal,
           }),
         ),
@@ -33,6 +39,74 @@ export function useMessage(id: number | undefined) {
     queryFn: () =>
       taken(
         api.GET('/api/mailboxes/{mailbox}/messages/{id}', { params: { path: { mailbox, id: id ?? 0 } } }),
+      ),
+  });
+}
+
+/** What keeps coming; looked for again when the window changes, and now and then. */
+export function useKinds() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['kinds', mailbox, days],
+    placeholderData: keepPreviousData,
+    refetchInterval: 30_000,
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/kinds', { params: { path: { mailbox }, query: { days } } })),
+  });
+}
+
+/** What tells some messages apart from others. */
+export function useProposals(wanted: number[], unwanted: number[], open: boolean) {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['proposals', mailbox, days, wanted, unwanted],
+    enabled: open && wanted.length > 0,
+    retry: false,
+    queryFn: () =>
+      taken(
+        api.POST('/api/mailboxes/{mailbox}/suggestions', {
+          params: { path: { mailbox } },
+          body: { wanted, unwanted, days },
+        }),
+      ),
+  });
+}
+
+/** Where a rule may begin from one message, and which rules nearly take it. */
+export function useStart(id: number | undefined) {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['start', mailbox, days, id],
+    enabled: id !== undefined,
+    retry: false,
+    queryFn: () =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/messages/{id}/start', {
+          params: { path: { mailbox, id: id ?? 0 }, query: { days } },
+        }),
+      ),
+  });
+}
+
+/** What the rules as they are now, or with a draft among them, would make of a message. */
+export function useExplained(
+  id: number | undefined,
+  draft: { rule: Schemas['Rule']; order: number } | undefined,
+) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['explained', mailbox, id, draft],
+    enabled: id !== undefined,
+    retry: false,
+    queryFn: () =>
+      taken(
+        api.POST('/api/mailboxes/{mailbox}/explain', {
+          params: { path: { mailbox } },
+          body: { ...(draft ? { rule: draft.rule } : {}), order: draft?.order ?? 0, message: id ?? 0 },
+        }),
       ),
   });
 }

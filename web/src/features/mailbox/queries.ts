@@ -19,9 +19,11 @@ export function useEvidenceSize() {
     queryKey: ['evidence-size', mailbox, days],
     refetchInterval: 5000,
     queryFn: async () => {
-      const query = { words: '', days, offset: 0, limit: 1 };
       const page = await taken(
-        api.GET('/api/mailboxes/{mailbox}/messages', { params: { path: { mailbox }, query } }),
+        api.POST('/api/mailboxes/{mailbox}/messages/search', {
+          params: { path: { mailbox } },
+          body: { words: '', criteria: [], days, offset: 0, limit: 1 },
+        }),
       );
       return page.window;
     },

@@ -7,6 +7,7 @@ const mailbox = {
   ownAddresses: [],
   ownDomains: [],
   zone: 'Europe/Stockholm',
+  opening: [],
   watching: 'WATCHING' as const,
   watchingDetail: '',
   now: '2026-03-29T10:00:00Z',

@@ -18,6 +18,18 @@ export function moved(rules: Rule[], from: number, to: number): Rule[] {
   return rest;
 }
 
+/** The rules with a paused copy of one right below it, under a name of its own. */
+export function copied(rules: Rule[], rule: Rule): Rule[] {
+  const copy = {
+    ...rule,
+    id: crypto.randomUUID(),
+    version: 1,
+    name: `${rule.name.slice(0, 190)}, copy`,
+    on: false,
+  };
+  return rules.flatMap((one) => (one.id === rule.id ? [one, copy] : [one]));
+}
+
 export function switched(rules: Rule[], id: string, on: boolean): Rule[] {
   return rules.map((rule) => (rule.id === id ? { ...rule, on } : rule));
 }

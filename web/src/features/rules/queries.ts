@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schemas } from '../../api/client';
-import { useMailboxId } from '../mailbox';
+import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export function useRuleBook() {
   const mailbox = useMailboxId();
@@ -18,6 +18,28 @@ export function useCourseFigures() {
   });
 }
 
+/** What is amiss in the rules, measured on past mail. */
+export function useReview() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['review', mailbox, days],
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/review', { params: { path: { mailbox }, query: { days } } })),
+  });
+}
+
+/** The versions of the rules, the newest first. */
+export function useHistory(open: boolean) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['history', mailbox],
+    enabled: open,
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/rule-book/history', { params: { path: { mailbox } } })),
+  });
+}
+
 export function useSaveRuleBook() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
@@ -26,7 +48,9 @@ export function useSaveRuleBook() {
       taken(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
     onSuccess: (saved) => {
       queries.setQueryData(['rule-book', mailbox], saved);
-      void queries.invalidateQueries({ queryKey: ['course', mailbox] });
+      for (const what of ['course', 'review', 'history', 'kinds', 'start', 'explained']) {
+        void queries.invalidateQueries({ queryKey: [what, mailbox] });
+      }
       void queries.invalidateQueries({ queryKey: ['evidence', mailbox] });
     },
   });

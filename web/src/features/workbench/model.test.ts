@@ -1,21 +1,12 @@
 import { expect, test } from 'vitest';
-import {
-  ask,
-  draftOf,
-  item,
-  lacking,
-  newDraft,
-  pastedValues,
-  presetEnding,
-  withValues,
-  type Draft,
-} from './model';
+import { item } from '../criteria';
+import { ask, begunDraft, draftOf, lacking, letterFor, newDraft, presetEnding, type Draft } from './model';
 
 const words = (values: string[], typing = '') => ({
   ...item({ part: 'subject or text', how: 'contains', values }),
   typing,
 });
-const draft = (more: Partial<Draft>): Draft => ({ ...newDraft('r', null), ...more });
+const draft = (more: Partial<Draft>): Draft => ({ ...newDraft('r'), ...more });
 
 test('what is being typed counts before it is a value', () => {
   expect(ask(draft({ picksOut: [words([], 'guided')] }))?.rule.picksOut).toEqual({
@@ -58,13 +49,33 @@ test('it says what still keeps the rule from being switched on', () => {
   ]);
 });
 
-test('pasted lines become values and the same value in another letter case does not come twice', () => {
-  expect(pastedValues('guided visit\r\nclass booking\n\n', true)).toEqual(['guided visit', 'class booking']);
-  expect(pastedValues('Anna <a@x.example>, b@x.example', false)).toContain('a@x.example');
-  expect(withValues(['Visit'], ['visit', 'tour', 'Tour'])).toEqual(['Visit', 'tour']);
-});
-
 test('a rule that only hands on goes on, one that files or answers ends', () => {
   expect(presetEnding([{ do: 'redirect', to: ['a@b.example'] }])).toBe('goes on');
   expect(presetEnding([{ do: 'file', folder: 'Seeds' }])).toBe('ends here');
+});
+
+test('a rule begun from found criteria opens with each of them and no name yet', () => {
+  const begun = begunDraft('r', {
+    all: [
+      { part: 'sender', how: 'at domain', values: ['school.example'] },
+      { part: 'subject', how: 'contains', values: ['guided visit'] },
+    ],
+  });
+  expect(begun.picksOut).toHaveLength(2);
+  expect(ask(begun)?.rule.name).toBe('school.example: guided visit');
+});
+
+test('a made-up message begins as the criteria say', () => {
+  const begun = begunDraft('r', {
+    all: [
+      { part: 'sender', how: 'at domain', values: ['school.example'] },
+      { part: 'subject', how: 'contains', values: ['guided visit'] },
+    ],
+  });
+  expect(letterFor(begun, 'visits@ostrel-gardens.example', undefined)).toEqual({
+    from: 'somebody@school.example',
+    to: 'visits@ostrel-gardens.example',
+    subject: 'guided visit',
+    text: '',
+  });
 });

@@ -1,33 +1,8 @@
 import type { Schemas } from '../../api/client';
+import { isTest, item, meant, type Criterion, type Item, type Test } from '../criteria';
 import type { Rule } from '../rules';
 
-export type Criterion = Schemas['Criterion'];
 export type Step = Schemas['Step'];
-
-/** The tests that this screen changes; others are kept as they are. */
-export interface AddressTest {
-  part: 'sender' | 'recipient';
-  how: 'is' | 'at domain' | 'at domain or below';
-  values: string[];
-  not?: boolean;
-}
-export interface PhraseTest {
-  part: 'sender name' | 'subject' | 'text' | 'subject or text';
-  how: 'contains';
-  values: string[];
-  not?: boolean;
-}
-export type Test = AddressTest | PhraseTest;
-
-const PHRASE_PARTS = ['sender name', 'subject', 'text', 'subject or text'];
-
-/** A criterion in hand: a test, or one that is kept as it is because it nests. */
-export interface Item {
-  key: string;
-  criterion: Criterion;
-  /** What is being typed and not yet a value. */
-  typing: string;
-}
 
 export interface Draft {
   id: string;
@@ -39,35 +14,13 @@ export interface Draft {
   leavesOut: Item[];
   does: Step[];
   ending: Rule['ending'];
+  active?: Rule['active'];
   on: boolean;
   /** Where it stands in the course, from 0. */
   order: number;
 }
 
-let keys = 0;
-
-export function item(criterion: Criterion): Item {
-  keys += 1;
-  return { key: `c${keys}`, criterion, typing: '' };
-}
-
-export function isTest(criterion: Criterion): criterion is Test {
-  if (!('part' in criterion) || !('values' in criterion) || 'compare' in criterion || 'order' in criterion) {
-    return false;
-  }
-  const { part, how } = criterion;
-  const ofAddress = part === 'sender' || part === 'recipient';
-  return ofAddress
-    ? how !== 'contains' && isAddressHow(how)
-    : how === 'contains' && PHRASE_PARTS.includes(part);
-}
-
-function isAddressHow(how: string | undefined): boolean {
-  return how === 'is' || how === 'at domain' || how === 'at domain or below';
-}
-
-export function newDraft(id: string, from: string | null): Draft {
-  const values = from ? [from.slice(from.lastIndexOf('@') + 1)] : [];
+export function newDraft(id: string): Draft {
   return {
     id,
     version: 1,
@@ -75,7 +28,7 @@ export function newDraft(id: string, from: string | null): Draft {
     how: 'all',
     everything: false,
     picksOut: [
-      item({ part: 'sender', how: 'at domain or below', values }),
+      item({ part: 'sender', how: 'at domain or below', values: [] }),
       item({ part: 'subject or text', how: 'contains', values: [] }),
     ],
     leavesOut: [],
@@ -84,6 +37,12 @@ export function newDraft(id: string, from: string | null): Draft {
     on: false,
     order: 0,
   };
+}
+
+/** A new rule with criteria that were found elsewhere. */
+export function begunDraft(id: string, picksOut: Criterion): Draft {
+  const rule: Rule = { id, version: 1, name: '-', picksOut, does: [], ending: 'goes on', on: false };
+  return { ...draftOf(rule, 0), name: '' };
 }
 
 export function draftOf(rule: Rule, order: number): Draft {
@@ -101,28 +60,10 @@ export function draftOf(rule: Rule, order: number): Draft {
     leavesOut: exceptions.map(item),
     does: rule.does,
     ending: rule.ending,
+    ...(rule.active ? { active: rule.active } : {}),
     on: rule.on,
     order,
   };
-}
-
-/** The criterion with what is being typed as one more value; undefined while it has none. */
-export function meant({ criterion, typing }: Item): Criterion | undefined {
-  if (!isTest(criterion)) {
-    return criterion;
-  }
-  const typed = typing.trim();
-  const values =
-    typed.length > 1 && isWhole(criterion, typed) ? [...criterion.values, typed] : criterion.values;
-  return values.length === 0 ? undefined : ({ ...criterion, values } as Test);
-}
-
-/** Half an address or domain takes nothing, so it is not asked about while it is being typed. */
-function isWhole(test: Test, typed: string): boolean {
-  if (test.part !== 'sender' && test.part !== 'recipient') {
-    return true;
-  }
-  return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
 }
 
 export interface Asked {
@@ -154,6 +95,7 @@ export function ask(draft: Draft): Asked | undefined {
     does: draft.does.filter(isComplete),
     ending: draft.ending,
     on: draft.on,
+    ...(draft.active ? { active: draft.active } : {}),
     ...(exceptions.length > 0 ? { leavesOut: { any: exceptions } } : {}),
   };
   return { rule, picked, left };
@@ -199,8 +141,8 @@ export function proposedName(draft: Draft): string {
   }
   const values = draft.picksOut
     .map((i) => meant(i))
-    .filter((c): c is Test => c !== undefined && isTest(c))
-    .map((test) => test.values[0] ?? '')
+    .filter((c): c is Criterion & Test => c !== undefined && isTest(c))
+    .map((test) => ('values' in test ? (test.values[0] ?? '') : ''))
     .filter((value) => value !== '');
   return values.length === 0 ? 'New rule' : values.slice(0, 2).join(': ').slice(0, 120);
 }
@@ -209,20 +151,28 @@ export function presetEnding(does: Step[]): Rule['ending'] {
   return does.some((step) => step.do === 'file' || step.do === 'reply') ? 'ends here' : 'goes on';
 }
 
-/** Splits what was pasted into values: by lines, semicolons and, for addresses, commas and spaces. */
-export function pastedValues(text: string, isWords: boolean): string[] {
-  const parts = text.split(isWords ? /[\r\n;]+/ : /[\s,;<>]+/);
-  return parts.map((part) => part.trim()).filter((part) => part !== '');
-}
-
-/** The values with more added; the same value in another letter case is not added twice. */
-export function withValues(values: string[], more: string[]): string[] {
-  const known = new Set(values.map((v) => v.toLowerCase()));
-  const fresh = more.filter((v) => {
-    const key = v.toLowerCase();
-    const isNew = !known.has(key);
-    known.add(key);
-    return isNew;
-  });
-  return [...values, ...fresh];
+/** A made-up message to begin with: as the example is, or as the criteria say. */
+export function letterFor(
+  draft: Draft,
+  ownAddress: string,
+  example: Schemas['Line'] | undefined,
+): { from: string; to: string; subject: string; text: string } {
+  const values = (part: string) =>
+    draft.picksOut
+      .map((i) => i.criterion)
+      .filter((c): c is Criterion & Test => isTest(c) && c.part === part)
+      .flatMap((test) => ('values' in test ? test.values : []));
+  const sender = values('sender')[0];
+  const words = values('subject or text')[0] ?? values('subject')[0] ?? '';
+  return {
+    from:
+      sender === undefined
+        ? 'somebody@mailhaven.example'
+        : sender.includes('@')
+          ? sender
+          : `somebody@${sender}`,
+    to: values('recipient')[0]?.includes('@') ? (values('recipient')[0] ?? ownAddress) : ownAddress,
+    subject: example?.subject ?? words,
+    text: '',
+  };
 }

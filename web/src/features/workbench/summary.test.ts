@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { item, newDraft } from './model';
+import { item } from '../criteria';
+import { newDraft } from './model';
 import { criteriaInBrief, picksOutInBrief, stepInBrief, threeLines } from './summary';
 
 test('a closed part is one line that names its values', () => {
@@ -8,7 +9,7 @@ test('a closed part is one line that names its values', () => {
   expect(criteriaInBrief([invoice, notAnna])).toBe('subject: invoice, Rechnung · not sender name: Anna');
   expect(criteriaInBrief([item({ all: [{ everything: true }] })])).toBe('a group');
   expect(criteriaInBrief([item({ part: 'text', how: 'contains', values: [] })])).toBe('');
-  expect(picksOutInBrief({ ...newDraft('r', null), everything: true })).toBe('every message');
+  expect(picksOutInBrief({ ...newDraft('r'), everything: true })).toBe('every message');
 });
 
 test('a step in brief says where to, or that it is not said yet', () => {

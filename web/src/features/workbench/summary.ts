@@ -1,5 +1,6 @@
 import { marksInWords } from '../../lib/flags';
-import { isTest, meant, type Criterion, type Draft, type Item, type Step } from './model';
+import { inBrief, meant, type Criterion, type Item } from '../criteria';
+import type { Draft, Step } from './model';
 
 /** One line for criteria that are not in hand. */
 export function criteriaInBrief(items: Item[]): string {
@@ -8,13 +9,6 @@ export function criteriaInBrief(items: Item[]): string {
     .filter((criterion): criterion is Criterion => criterion !== undefined)
     .map(inBrief)
     .join(' · ');
-}
-
-function inBrief(criterion: Criterion): string {
-  if (!isTest(criterion)) {
-    return 'part' in criterion ? criterion.part : 'a group';
-  }
-  return `${criterion.not ? 'not ' : ''}${criterion.part}: ${criterion.values.join(', ')}`;
 }
 
 export function picksOutInBrief(draft: Draft): string {

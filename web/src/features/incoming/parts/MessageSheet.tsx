@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
@@ -9,9 +8,22 @@ import { Sheet } from '../../../ui/Sheet';
 import { Loading, Trouble } from '../../../ui/States';
 import { useMailboxId } from '../../mailbox';
 import { doneInWords, stateInWords } from '../model';
-import { useMessage } from '../queries';
+import { useExplained, useMessage } from '../queries';
+import { StartHere } from './StartHere';
 
-export function MessageSheet({ id, onClose }: { id: number | undefined; onClose: () => void }) {
+interface Props {
+  id: number | undefined;
+  /** A rule in the making, which is explained among the others. */
+  draft?: Draft | undefined;
+  onClose: () => void;
+}
+
+interface Draft {
+  rule: Schemas['Rule'];
+  order: number;
+}
+
+export function MessageSheet({ id, draft, onClose }: Props) {
   const message = useMessage(id);
   return (
     <Sheet
@@ -23,14 +35,12 @@ export function MessageSheet({ id, onClose }: { id: number | undefined; onClose:
       {message.isError && (
         <Trouble text={problemText(message.error)} onRetry={() => void message.refetch()} />
       )}
-      {message.data && <Opened view={message.data} />}
+      {message.data && <Opened view={message.data} draft={draft} />}
     </Sheet>
   );
 }
 
-function Opened({ view }: { view: Schemas['MessageView'] }) {
-  const navigate = useNavigate();
-  const writer = view.from[0];
+function Opened({ view, draft }: { view: Schemas['MessageView']; draft: Draft | undefined }) {
   return (
     <div className="grid gap-4">
       <div className="flex items-start gap-3">
@@ -43,16 +53,6 @@ function Opened({ view }: { view: Schemas['MessageView'] }) {
             {dayAndTime(view.line.received)} · sent by {view.sentBy.join(', ')}
           </dd>
         </dl>
-        {writer && (
-          <Button
-            look="go"
-            onClick={() =>
-              void navigate(`/rules/new?from=${encodeURIComponent(writer.address)}&example=${view.line.id}`)
-            }
-          >
-            Start a rule
-          </Button>
-        )}
       </div>
       {view.line.notes.length > 0 && (
         <ul className="rounded border border-dashed border-clay px-3 py-2 text-sm text-clay">
@@ -61,7 +61,9 @@ function Opened({ view }: { view: Schemas['MessageView'] }) {
           ))}
         </ul>
       )}
+      {!draft && <StartHere id={view.line.id} />}
       <WhatHappened view={view} />
+      <Explained id={view.line.id} draft={draft} />
       <Body view={view} />
       {view.attachments.length > 0 && (
         <ul className="text-sm text-ink2">
@@ -128,6 +130,37 @@ function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
         {view.decision.staysInInbox ? 'It stays in the inbox.' : 'It leaves the inbox.'}
       </p>
     </section>
+  );
+}
+
+/** What each rule, as the rules are now, would make of it, and why. */
+function Explained({ id, draft }: { id: number; draft: Draft | undefined }) {
+  const explained = useExplained(id, draft);
+  if (!explained.data || explained.data.rules.length === 0) {
+    return null;
+  }
+  const { rules, done, notDone, staysInInbox } = explained.data;
+  return (
+    <details className="rounded bg-ground px-3 py-2" open={draft !== undefined}>
+      <summary className="cursor-pointer font-bold">
+        {draft
+          ? 'What this rule and the others would do with it'
+          : 'What the rules of today would do with it'}
+      </summary>
+      <ol className="mt-1 text-sm text-ink2">
+        {rules.map((line, i) => (
+          <li key={line.rule} className={line.picked || line.rule === draft?.rule.id ? 'text-ink' : ''}>
+            {i + 1}. “{line.name}”: {line.words}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1 text-sm text-ink2">
+        {[...done.map((one) => `It would be ${one}.`), ...notDone.map((one) => `It would be ${one}.`)].join(
+          ' ',
+        )}{' '}
+        {staysInInbox ? 'It would stay in the inbox.' : 'It would leave the inbox.'}
+      </p>
+    </details>
   );
 }
 

@@ -3,22 +3,27 @@ import { useNavigate } from 'react-router';
 import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
+import { TextField } from '../../../ui/Field';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
-import { moved, stream, switched, withRules, type Rule } from '../model';
-import { useCourseFigures, useRuleBook, useSaveRuleBook } from '../queries';
+import { copied, moved, stream, switched, withRules, type Rule, type RuleBook } from '../model';
+import { useCourseFigures, useReview, useRuleBook, useSaveRuleBook } from '../queries';
 import { CourseRow } from './CourseRow';
+import { History } from './History';
 import { RuleAside } from './RuleAside';
 import { Stream } from './Stream';
 
 export function Course() {
   const book = useRuleBook();
   const figures = useCourseFigures();
+  const review = useReview();
   const saving = useSaveRuleBook();
   const navigate = useNavigate();
   const done = useDone();
   const [selected, setSelected] = useState<string>();
   const [spoken, setSpoken] = useState('');
+  const [filter, setFilter] = useState('');
+  const [history, setHistory] = useState(false);
   const list = useRef<HTMLDivElement>(null);
 
   if (book.isPending) {
@@ -37,9 +42,14 @@ export function Course() {
   const picked = new Map((figures.data?.rules ?? []).map((r) => [r.rule, r.picked]));
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
 
-  const save = (changed: Rule[], what: string) =>
+  const findings = review.data?.findings ?? [];
+  const sought = filter.trim().toLowerCase();
+  const shown = rules.filter((rule) => sought === '' || JSON.stringify(rule).toLowerCase().includes(sought));
+
+  const save = (changed: Rule[], what: string) => saveBook(withRules(document, changed), what);
+  const saveBook = (changed: RuleBook, what: string) =>
     saving.mutate(
-      { baseVersion: version, document: withRules(document, changed) },
+      { baseVersion: version, document: changed },
       {
         onSuccess: (saved) =>
           done.tell({
@@ -62,6 +72,12 @@ export function Course() {
     setSpoken(`${rule.name}, order ${to + 1} of ${rules.length}`);
     requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>('[role=row]')[to]?.focus());
   };
+  const dropped = (id: string, at: Rule) => {
+    const rule = rules.find((one) => one.id === id);
+    if (rule && rule !== at) {
+      move(rule, rules.indexOf(at) - rules.indexOf(rule));
+    }
+  };
   const toggle = (rule: Rule, on: boolean) =>
     save(switched(rules, rule.id, on), `“${rule.name}” is ${on ? 'on. New mail only' : 'paused'}.`);
 
@@ -71,6 +87,19 @@ export function Course() {
         <div className="flex flex-wrap items-baseline gap-x-2.5 gap-y-1 px-4 pt-3.5 pb-2.5">
           <h1 className="text-lg font-bold">The course</h1>
           <span className="grow text-sm text-ink2">every message goes down it once, from the top</span>
+          {rules.length > 8 && (
+            <TextField
+              label="Filter the rules"
+              hideLabel
+              placeholder="name, address, phrase …"
+              className="w-48"
+              value={filter}
+              onChange={(e) => setFilter(e.target.value)}
+            />
+          )}
+          <Button small look="quiet" onClick={() => setHistory(true)}>
+            History
+          </Button>
           <Button look="go" small onClick={() => void navigate('/rules/new')}>
             Start a rule
           </Button>
@@ -106,18 +135,20 @@ export function Course() {
             </div>
             <div className="min-w-0 grow">
               <div role="grid" aria-label="Rules in their order" ref={list}>
-                {rules.map((rule, i) => (
+                {shown.map((rule) => (
                   <CourseRow
                     key={rule.id}
                     rule={rule}
-                    order={i + 1}
+                    order={rules.indexOf(rule) + 1}
                     sentence={sentences.get(rule.id) ?? ''}
                     picked={picked.get(rule.id)}
                     selected={rule.id === chosen?.id}
+                    findings={findings.filter((finding) => finding.rule === rule.id).length}
                     onSelect={() => setSelected(rule.id)}
                     onOpen={() => void navigate(`/rules/${rule.id}`)}
                     onSwitch={(on) => toggle(rule, on)}
                     onMove={(by) => move(rule, by)}
+                    onDropped={(id) => dropped(id, rule)}
                   />
                 ))}
               </div>
@@ -131,12 +162,23 @@ export function Course() {
           </div>
         )}
       </section>
+      <History
+        open={history}
+        onClose={() => setHistory(false)}
+        onBackTo={(earlier, was) => {
+          setHistory(false);
+          saveBook(earlier, `The rules are back to version ${was}.`);
+        }}
+      />
       {chosen && (
         <RuleAside
           rule={chosen}
           sentence={sentences.get(chosen.id) ?? ''}
+          findings={findings.filter((finding) => finding.rule === chosen.id)}
           onOpen={() => void navigate(`/rules/${chosen.id}`)}
           onSwitch={(on) => toggle(chosen, on)}
+          onCopy={() => save(copied(rules, chosen), `“${chosen.name}” is copied; the copy is paused.`)}
+          onRemedy={(remedy) => saveBook(remedy.document, `${remedy.words}: done.`)}
           onRemove={() =>
             save(
               rules.filter((rule) => rule.id !== chosen.id),

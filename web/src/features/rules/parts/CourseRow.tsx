@@ -10,10 +10,13 @@ interface Props {
   sentence: string;
   picked: number | undefined;
   selected: boolean;
+  findings: number;
   onSelect: () => void;
   onOpen: () => void;
   onSwitch: (on: boolean) => void;
   onMove: (by: number) => void;
+  /** Another rule was dropped here and takes this one's place. */
+  onDropped: (rule: string) => void;
 }
 
 export function CourseRow(props: Props) {
@@ -46,6 +49,13 @@ export function CourseRow(props: Props) {
       onClick={props.onSelect}
       onDoubleClick={props.onOpen}
       onKeyDown={onKey}
+      draggable
+      onDragStart={(e) => e.dataTransfer.setData('application/x-jubek-rule', rule.id)}
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={(e) => {
+        e.preventDefault();
+        props.onDropped(e.dataTransfer.getData('application/x-jubek-rule'));
+      }}
       className={`grid h-[52px] cursor-default grid-cols-[20px_minmax(0,1fr)_64px_56px_148px] items-center gap-2.5 border-b border-line px-2.5 ${
         selected ? 'rounded-md border-transparent bg-sheet ring-[1.5px] ring-moss' : ''
       }`}
@@ -54,7 +64,14 @@ export function CourseRow(props: Props) {
         {order}
       </span>
       <span role="gridcell" className="min-w-0">
-        <span className="block truncate font-semibold">{rule.name}</span>
+        <span className="block truncate font-semibold">
+          {rule.name}
+          {props.findings > 0 && (
+            <span className="ml-2 rounded border border-dashed border-line2 px-1 text-[12.5px] font-normal text-ink2">
+              {props.findings === 1 ? 'worth a look' : `${props.findings} worth a look`}
+            </span>
+          )}
+        </span>
         <span className="block truncate text-sm text-ink2">{props.sentence}</span>
       </span>
       <span role="gridcell" className="flex gap-1">
@@ -67,7 +84,7 @@ export function CourseRow(props: Props) {
       </span>
       <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
         <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={props.onSwitch} />
-        {rule.on ? (rule.ending === 'ends here' ? 'on · ends here' : 'on') : 'paused'}
+        {rule.on ? onInWords(rule) : 'paused'}
       </span>
     </div>
   );
@@ -78,4 +95,10 @@ function focusSibling(row: HTMLElement | null, which: 'previous' | 'next'): void
   if (sibling instanceof HTMLElement) {
     sibling.focus();
   }
+}
+
+function onInWords(rule: Rule): string {
+  const hours =
+    rule.active && rule.active.hours !== 'always' ? ` ${rule.active.hours.split(' ')[0]} hours` : '';
+  return `on${hours}${rule.ending === 'ends here' ? ' · ends here' : ''}`;
 }

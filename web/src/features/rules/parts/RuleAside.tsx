@@ -4,7 +4,9 @@ import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
+import type { Schemas } from '../../../api/client';
 import type { Rule } from '../model';
+import { Findings } from './Findings';
 
 interface Props {
   rule: Rule;
@@ -12,9 +14,12 @@ interface Props {
   onOpen: () => void;
   onSwitch: (on: boolean) => void;
   onRemove: () => void;
+  onCopy: () => void;
+  onRemedy: (remedy: NonNullable<Schemas['FindingView']['remedy']>) => void;
+  findings: Schemas['FindingView'][];
 }
 
-export function RuleAside({ rule, sentence, onOpen, onSwitch, onRemove }: Props) {
+export function RuleAside({ rule, sentence, findings, onOpen, onSwitch, onRemove, onCopy, onRemedy }: Props) {
   const [asked, setAsked] = useState(false);
   return (
     <aside
@@ -31,10 +36,14 @@ export function RuleAside({ rule, sentence, onOpen, onSwitch, onRemove }: Props)
         <Button small onClick={() => onSwitch(!rule.on)}>
           {rule.on ? 'Pause' : 'Switch on'}
         </Button>
+        <Button small look="quiet" onClick={onCopy}>
+          Copy
+        </Button>
         <Button small look="quiet" onClick={() => setAsked(true)}>
           Remove …
         </Button>
       </div>
+      <Findings findings={findings} onRemedy={onRemedy} />
       <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>
       <ul>
         {rule.does.map((step, i) => (

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { count } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Question } from '../../../ui/Question';
-import { item, type Draft } from '../model';
-import { emptyTest } from './CriterionCard';
+import { emptyTest, item, type Criterion } from '../../criteria';
+import type { Draft } from '../model';
 
 interface Props {
   draft: Draft;
@@ -20,7 +20,9 @@ export function EveryMessage({ draft, window, onChange }: Props) {
         <p className="mb-1">Every message, without any criterion.</p>
         <Button
           small
-          onClick={() => onChange({ ...draft, everything: false, picksOut: [item(emptyTest('words'))] })}
+          onClick={() =>
+            onChange({ ...draft, everything: false, picksOut: [item(emptyTest('words') as Criterion)] })
+          }
         >
           Use criteria instead
         </Button>

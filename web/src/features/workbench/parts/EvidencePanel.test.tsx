@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
+import { ask, newDraft } from '../model';
 import type { Evidence } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
 
@@ -10,7 +11,7 @@ afterEach(cleanup);
 
 const evidence: Evidence = {
   window: 4212,
-  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7 },
+  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7, outsideItsHours: 0 },
   weeks: [4, 6, 5],
   picksOut: [],
   leavesOut: [],
@@ -37,17 +38,20 @@ const evidence: Evidence = {
   readBack: '',
 };
 
+const asked = ask({ ...newDraft('r'), everything: true });
+
 function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
-  const acts = { onCounter: vi.fn(), onRetry: vi.fn() };
+  const acts = { onCounter: vi.fn(), onRetry: vi.fn(), onLeaveOut: vi.fn() };
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
         <EvidencePanel
           evidence={evidence}
-          asked
+          asked={asked}
+          order={0}
           error={null}
           counter="PICKED"
-          example={undefined}
+          letter={{ from: '', to: '', subject: '', text: '' }}
           {...acts}
           {...more}
         />
@@ -71,13 +75,24 @@ test('a row marks the words and tells the whole fate, naming other rules', () =>
   expect(screen.getByText('The newest 1 of 42.')).toBeInTheDocument();
 });
 
-test('the message one started from is named as the example', () => {
-  panel({ example: 7 });
-  expect(screen.getByText('example')).toBeInTheDocument();
+test('the message one started from stays pinned, with how it stands to the rule', () => {
+  const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };
+  panel({ evidence: { ...evidence, example: { message, counters: ['NEAR_MISS'] } } });
+  expect(screen.getByText('nearly picked')).toBeInTheDocument();
+  expect(screen.getByText('Class booking')).toBeInTheDocument();
+});
+
+test('only a picked message can be left out', () => {
+  panel({});
+  expect(screen.getByText('leave out …')).toBeInTheDocument();
+  cleanup();
+  const row = { ...evidence.rows[0]!, counters: ['NEAR_MISS' as const] };
+  panel({ evidence: { ...evidence, rows: [row] } });
+  expect(screen.queryByText('leave out …')).toBeNull();
 });
 
 test('before anything is picked out it says how to begin', () => {
-  panel({ asked: false });
+  panel({ asked: undefined });
   expect(screen.getByText(/Begin on the left/)).toBeInTheDocument();
   expect(screen.queryByText('42')).toBeNull();
 });

@@ -1,14 +1,16 @@
 import { useState } from 'react';
 import { problemText } from '../../../api/problem';
-import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { count } from '../../../lib/numbers';
 import { Bars } from '../../../ui/Bars';
-import { Glyph } from '../../../ui/glyphs';
-import { MarkedText } from '../../../ui/MarkedText';
+import { Button } from '../../../ui/Button';
 import { Empty, Loading, Trouble } from '../../../ui/States';
+import type { Criterion } from '../../criteria';
 import { MessageSheet } from '../../incoming';
+import type { Asked } from '../model';
 import type { Counter, Evidence } from '../queries';
+import { EvidenceRow } from './EvidenceRow';
+import { MadeUp, type Letter } from './MadeUp';
+import { Pinned } from './Pinned';
 
 const COUNTERS: { counter: Counter; text: string; key: keyof Evidence['counts'] }[] = [
   { counter: 'PICKED', text: 'Picked', key: 'picked' },
@@ -16,20 +18,25 @@ const COUNTERS: { counter: Counter; text: string; key: keyof Evidence['counts'] 
   { counter: 'TAKEN_EARLIER', text: 'Taken earlier', key: 'takenEarlier' },
   { counter: 'ALSO_LATER', text: 'Also later', key: 'alsoLater' },
   { counter: 'NEAR_MISS', text: 'Near miss', key: 'nearMiss' },
+  { counter: 'OUTSIDE_ITS_HOURS', text: 'Outside its hours', key: 'outsideItsHours' },
 ];
 
 interface Props {
   evidence: Evidence | undefined;
-  asked: boolean;
+  asked: Asked | undefined;
+  order: number;
   error: unknown;
   counter: Counter;
-  example: number | undefined;
+  letter: Letter;
   onCounter: (counter: Counter) => void;
   onRetry: () => void;
+  onLeaveOut: (criterion: Criterion) => void;
 }
 
-export function EvidencePanel({ evidence, asked, error, counter, example, onCounter, onRetry }: Props) {
+export function EvidencePanel(props: Props) {
+  const { evidence, asked, error, counter } = props;
   const [open, setOpen] = useState<number>();
+  const [writing, setWriting] = useState(false);
   return (
     <section data-region aria-label="The evidence" className="flex h-full min-h-0 min-w-0 flex-col">
       <div className="flex min-h-11 flex-wrap items-center gap-1 border-b border-line bg-sheet px-3 py-1">
@@ -39,8 +46,8 @@ export function EvidencePanel({ evidence, asked, error, counter, example, onCoun
               key={one}
               type="button"
               aria-pressed={one === counter}
-              className={`rounded px-2 py-1 text-sm whitespace-nowrap ${one === counter ? 'bg-ink text-sheet' : 'text-ink2'}`}
-              onClick={() => onCounter(one)}
+              className={`rounded px-1.5 py-1 text-sm whitespace-nowrap ${one === counter ? 'bg-ink text-sheet' : 'text-ink2'}`}
+              onClick={() => props.onCounter(one)}
             >
               {text}
               <b
@@ -55,16 +62,27 @@ export function EvidencePanel({ evidence, asked, error, counter, example, onCoun
         <span className="ml-auto">
           {asked && evidence && (
             <Bars
+              width={84}
               values={evidence.weeks}
               label={`Picked by week, oldest first: ${evidence.weeks.join(', ')}`}
             />
           )}
         </span>
       </div>
+      {writing ? (
+        <MadeUp asked={asked} order={props.order} begin={props.letter} onClose={() => setWriting(false)} />
+      ) : (
+        <div className="flex justify-end border-b border-line bg-sheet px-3 py-0.5">
+          <Button small look="quiet" onClick={() => setWriting(true)}>
+            try a made-up message …
+          </Button>
+        </div>
+      )}
+      {asked && evidence?.example && <Pinned example={evidence.example} onOpen={setOpen} />}
       <div className="min-h-0 grow overflow-auto">
         {error !== null && error !== undefined && (
           <div className="p-3">
-            <Trouble text={problemText(error)} onRetry={onRetry} />
+            <Trouble text={problemText(error)} onRetry={props.onRetry} />
           </div>
         )}
         {!asked && (
@@ -79,7 +97,14 @@ export function EvidencePanel({ evidence, asked, error, counter, example, onCoun
           <ul>
             {evidence.rows.map((row) => (
               <li key={row.id}>
-                <EvidenceRow row={row} isExample={row.id === example} onOpen={() => setOpen(row.id)} />
+                <EvidenceRow
+                  row={row}
+                  asked={asked}
+                  order={props.order}
+                  isPicked={row.counters.includes('PICKED')}
+                  onOpen={() => setOpen(row.id)}
+                  onLeaveOut={props.onLeaveOut}
+                />
               </li>
             ))}
           </ul>
@@ -90,66 +115,19 @@ export function EvidencePanel({ evidence, asked, error, counter, example, onCoun
           </p>
         )}
       </div>
-      <MessageSheet id={open} onClose={() => setOpen(undefined)} />
+      <MessageSheet
+        id={open}
+        draft={asked && { rule: asked.rule, order: props.order }}
+        onClose={() => setOpen(undefined)}
+      />
     </section>
   );
-}
-
-function EvidenceRow({
-  row,
-  isExample,
-  onOpen,
-}: {
-  row: Schemas['EvidenceRow'];
-  isExample: boolean;
-  onOpen: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      onClick={onOpen}
-      className="grid h-[34px] w-full grid-cols-[56px_minmax(90px,138px)_minmax(0,1fr)_minmax(120px,230px)] items-center gap-2.5 border-b border-line bg-sheet px-3 text-left text-[13.5px] hover:bg-ground"
-    >
-      <span className="figures text-sm text-ink2">
-        {isExample ? <b className="text-moss">example</b> : shortDate(row.received)}
-      </span>
-      <span className="truncate">
-        <MarkedText {...row.sender} />
-      </span>
-      <span className="truncate">
-        <MarkedText {...row.subject} />
-        {row.snippet && (
-          <span className="ml-2 text-ink2">
-            … <MarkedText {...row.snippet} />
-          </span>
-        )}
-      </span>
-      <span className="flex min-w-0 items-center gap-1.5 text-[12.5px] text-ink2">
-        {[...new Set(row.fate.map((f) => f.kind))].map((kind) => (
-          <Glyph key={kind} of={kind} />
-        ))}
-        <span className="truncate">{fateInWords(row.fate)}</span>
-      </span>
-    </button>
-  );
-}
-
-/** "redirected, read, in Seeds (Seed exchange list)"; the rule in hand is not named. */
-function fateInWords(fate: Schemas['Fate'][]): string {
-  const short = fate.map((f) => {
-    const words = f.words
-      .replace(/ to \S+@.*$/, '')
-      .replace(/^marked /, '')
-      .replace(/^filed in /, 'in ');
-    return f.own ? words : `${words} (${f.rule})`;
-  });
-  return short.length === 0 ? 'stays in the inbox' : short.join(', ');
 }
 
 function emptyText(counter: Counter): string {
   switch (counter) {
     case 'PICKED':
-      return 'No past message is picked. Look at the near misses, or change a value on the left.';
+      return 'No past message is picked. Look at the near misses, change a value on the left, or try a made-up message.';
     case 'LEFT_OUT':
       return 'No exception spares anything.';
     case 'TAKEN_EARLIER':
@@ -158,5 +136,7 @@ function emptyText(counter: Counter): string {
       return 'No later rule acts on the same mail.';
     case 'NEAR_MISS':
       return 'Nothing misses by one criterion only.';
+    case 'OUTSIDE_ITS_HOURS':
+      return 'None of it came while the rule would rest.';
   }
 }

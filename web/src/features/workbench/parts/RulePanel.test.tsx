@@ -2,7 +2,8 @@ import '@testing-library/jest-dom/vitest';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, test } from 'vitest';
-import { ask, item, newDraft, type Draft } from '../model';
+import { ask, newDraft, type Draft } from '../model';
+import { item } from '../../criteria';
 import type { Evidence } from '../queries';
 import { RulePanel } from './RulePanel';
 
@@ -14,6 +15,7 @@ const mailbox = {
   ownAddresses: [],
   ownDomains: ['ostrel-gardens.example'],
   zone: 'Europe/Stockholm',
+  opening: [],
   watching: 'WATCHING' as const,
   watchingDetail: '',
   now: '2026-03-29T10:00:00Z',
@@ -21,7 +23,7 @@ const mailbox = {
 
 const evidence: Evidence = {
   window: 4212,
-  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7 },
+  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7, outsideItsHours: 0 },
   weeks: [1, 2],
   picksOut: [{ path: [0], reach: 45, effect: 4081, values: [{ reach: 31 }, { reach: 9, coveredBy: 0 }] }],
   leavesOut: [],
@@ -53,7 +55,7 @@ function Panel({ begin, faults = [] }: { begin: Draft; faults?: { path: string; 
 
 function draft(more: Partial<Draft> = {}): Draft {
   const words = item({ part: 'subject', how: 'contains', values: ['visit', 'visits'] });
-  return { ...newDraft('r', null), name: 'Visits', picksOut: [words], ...more };
+  return { ...newDraft('r'), name: 'Visits', picksOut: [words], ...more };
 }
 
 const open = (part: string) => fireEvent.click(screen.getByRole('button', { name: part }));

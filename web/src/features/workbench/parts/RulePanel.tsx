@@ -6,9 +6,10 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Menu } from '../../../ui/Menu';
-import { item, presetEnding, type Asked, type Draft, type Item, type Step } from '../model';
+import { CriterionCard, emptyTest, item, type Criterion, type Item } from '../../criteria';
+import { presetEnding, type Asked, type Draft, type Step } from '../model';
 import type { Evidence } from '../queries';
-import { CriterionCard, emptyTest } from './CriterionCard';
+import { Active } from './Active';
 import { EveryMessage } from './EveryMessage';
 import { Part } from './Part';
 import { StepCard } from './StepCard';
@@ -104,7 +105,9 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
               <Button
                 small
                 look="quiet"
-                onClick={() => setItems('picksOut', [...draft.picksOut, item(emptyTest('words'))])}
+                onClick={() =>
+                  setItems('picksOut', [...draft.picksOut, item(emptyTest('words') as Criterion)])
+                }
               >
                 + another criterion
               </Button>
@@ -130,7 +133,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           <Button
             small
             look="quiet"
-            onClick={() => setItems('leavesOut', [...draft.leavesOut, item(emptyTest('words'))])}
+            onClick={() => setItems('leavesOut', [...draft.leavesOut, item(emptyTest('words') as Criterion)])}
           >
             + an exception
           </Button>
@@ -173,9 +176,15 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
         </Part>
       </Accordion.Root>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2 text-sm text-ink2">
-        <span>
-          Active <b className="text-ink">always</b>
-        </span>
+        <Active
+          active={draft.active}
+          opening={mailbox.opening}
+          onChange={(active) => {
+            const changed = { ...draft };
+            delete changed.active;
+            onChange(active ? { ...changed, active } : changed);
+          }}
+        />
         <span>
           Order{' '}
           <Choice

@@ -4,7 +4,8 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Done, MailboxInHand, type DoneLine } from '../../mailbox';
-import { item, newDraft, type Draft } from '../model';
+import { newDraft, type Draft } from '../model';
+import { item } from '../../criteria';
 import { SaveBar } from './SaveBar';
 
 interface Saving {
@@ -59,7 +60,7 @@ function json(body: unknown, status = 200): Response {
 
 function bar(more: Partial<Draft>) {
   const draft: Draft = {
-    ...newDraft('mine', null),
+    ...newDraft('mine'),
     name: 'Mine',
     picksOut: [item({ part: 'subject', how: 'contains', values: ['visit'] })],
     does: [{ do: 'file', folder: 'Seeds' }],
@@ -70,7 +71,7 @@ function bar(more: Partial<Draft>) {
       <MemoryRouter>
         <MailboxInHand value="m">
           <Done value={{ line: undefined, tell: (told) => (line = told) }}>
-            <SaveBar draft={draft} begin={draft} isNew picked={42} />
+            <SaveBar draft={draft} begin={draft} isNew picked={42} onSaved={() => {}} onDrop={() => {}} />
           </Done>
         </MailboxInHand>
       </MemoryRouter>

@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router';
 import { Problem, problemText } from '../../../api/problem';
-import { counted } from '../../../lib/numbers';
+import type { Schemas } from '../../../api/client';
+import { count, counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
@@ -12,9 +13,13 @@ interface Props {
   begin: Draft;
   isNew: boolean;
   picked: number | undefined;
+  /** What changes hands in the evidence, against the rule as it is live. */
+  difference?: Schemas['Difference'] | undefined;
+  onSaved: () => void;
+  onDrop: () => void;
 }
 
-export function SaveBar({ draft, begin, isNew, picked }: Props) {
+export function SaveBar({ draft, begin, isNew, picked, difference, onSaved, onDrop }: Props) {
   const book = useRuleBook();
   const saving = useSaveRuleBook();
   const done = useDone();
@@ -43,6 +48,7 @@ export function SaveBar({ draft, begin, isNew, picked }: Props) {
                 { onSuccess: () => done.tell({ text: `Taken back: “${rule.name}” is as it was.` }) },
               ),
           });
+          onSaved();
           void navigate('/rules');
         },
       },
@@ -72,8 +78,13 @@ export function SaveBar({ draft, begin, isNew, picked }: Props) {
       )}
       <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-4 py-2">
         <span className="grow text-sm text-ink2" role="status">
-          {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew)}
+          {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
         </span>
+        {begin !== draft && (
+          <Button look="quiet" onClick={onDrop}>
+            {isNew ? 'Begin anew' : 'Back to the live rule'}
+          </Button>
+        )}
         <Button disabled={!now || !asked || saving.isPending} onClick={() => now && save(false, now)}>
           {draft.on ? 'Save and pause' : 'Save, keep paused'}
         </Button>
@@ -123,9 +134,19 @@ function placed(rules: Rule[], rule: Rule, order: number): Rule[] {
   return rest;
 }
 
-function changes(begin: Draft, draft: Draft, isNew: boolean): string {
+function changes(
+  begin: Draft,
+  draft: Draft,
+  isNew: boolean,
+  difference: Schemas['Difference'] | undefined,
+): string {
   if (isNew) {
-    return 'Not saved yet.';
+    return 'Not saved yet; kept as a draft.';
   }
-  return begin === draft ? 'As it is saved.' : 'Changed, not saved yet.';
+  if (begin === draft) {
+    return 'As it is saved.';
+  }
+  return difference
+    ? `Against the live rule: +${count(difference.more)} picked, −${count(difference.fewer)}. Kept as a draft.`
+    : 'Changed, not saved yet; kept as a draft.';
 }

@@ -1,8 +1,8 @@
 import { useId, useState } from 'react';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { TextArea, TextField } from '../../../ui/Field';
-import { withValues, type Step } from '../model';
-import { ValueChips } from './ValueChips';
+import { type Step } from '../model';
+import { ValueChips, withValues } from '../../criteria';
 import { WhatTheySee } from './WhatTheySee';
 
 interface Props {

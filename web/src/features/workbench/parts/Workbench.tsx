@@ -1,70 +1,92 @@
-import { useDeferredValue, useMemo, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Problem, problemText } from '../../../api/problem';
 import { Loading, Trouble } from '../../../ui/States';
+import { item, type Criterion } from '../../criteria';
+import { useDrafts, useDropDraft, useKeepDraft, type KeptDraft } from '../../drafts';
 import { useMailbox } from '../../mailbox';
 import { useRuleBook, type Rule } from '../../rules';
-import { ask, draftOf, newDraft, type Draft } from '../model';
+import { ask, begunDraft, draftOf, letterFor, newDraft, type Draft } from '../model';
 import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
 import { RulePanel } from './RulePanel';
 import { SaveBar } from './SaveBar';
 
+const KEEP_AFTER = 700;
+
+/** What another place hands over when it opens the workbench. */
+interface Handed {
+  fresh?: boolean;
+  changed?: Rule;
+}
+
 export function Workbench() {
   const { rule: id } = useParams();
-  const [search] = useSearchParams();
+  const [fresh] = useState(() => crypto.randomUUID());
+  const handed = (useLocation().state ?? {}) as Handed;
   const book = useRuleBook();
   const mailbox = useMailbox();
+  const drafts = useDrafts();
   const navigate = useNavigate();
-  if (book.isPending || mailbox.isPending) {
+  if (id === undefined || id === 'new') {
+    return <Navigate to={`/rules/${fresh}`} state={{ fresh: true }} replace />;
+  }
+  if (book.isPending || mailbox.isPending || drafts.isPending) {
     return <Loading what="Opening the rule" />;
   }
-  if (book.isError || mailbox.isError) {
+  if (book.isError || mailbox.isError || drafts.isError) {
+    const failed = book.error ?? mailbox.error ?? drafts.error;
     return (
       <div className="p-4">
-        <Trouble text={problemText(book.error ?? mailbox.error)} onRetry={() => void book.refetch()} />
+        <Trouble text={problemText(failed)} onRetry={() => void book.refetch()} />
       </div>
     );
   }
   const rules = book.data.document.rules;
   const order = rules.findIndex((rule) => rule.id === id);
   const found = rules[order];
-  if (id !== undefined && id !== 'new' && !found) {
+  const kept = drafts.data.get(id);
+  if (!found && !kept && !handed.fresh) {
     return (
       <div className="p-4">
         <Trouble text="There is no such rule any more." onRetry={() => void navigate('/rules')} />
       </div>
     );
   }
-  return (
-    <Bench
-      key={id ?? 'new'}
-      begin={found ? draftOf(found, order) : newDraft(crypto.randomUUID(), search.get('from'))}
-      example={search.get('example')}
-      rules={rules}
-      mailbox={mailbox.data}
-    />
-  );
+  const begin = found
+    ? draftOf(found, order)
+    : kept?.begun
+      ? begunDraft(id, kept.begun.picksOut)
+      : newDraft(id);
+  const changed = handed.changed ? draftOf(handed.changed, Math.max(order, 0)) : undefined;
+  return <Bench key={id} begin={begin} kept={kept} changed={changed} rules={rules} mailbox={mailbox.data} />;
 }
 
 interface BenchProps {
   begin: Draft;
-  example: string | null;
+  kept: KeptDraft | undefined;
+  changed: Draft | undefined;
   rules: Rule[];
   mailbox: NonNullable<ReturnType<typeof useMailbox>['data']>;
 }
 
-function Bench({ begin: opened, example, rules, mailbox }: BenchProps) {
+function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
+  const [search] = useSearchParams();
   const [begin] = useState(opened);
-  const [draft, setDraft] = useState(begin);
+  const [draft, setDraft] = useState(changed ?? (kept?.bench as Draft | undefined) ?? begin);
   const [counter, setCounter] = useState<Counter>('PICKED');
   const [narrow, setNarrow] = useState<'rule' | 'evidence'>('rule');
+  const example = kept?.begun?.example ?? numberOf(search.get('add')) ?? numberOf(search.get('example'));
   const shown = useDeferredValue(draft);
   const asked = useMemo(() => ask(shown), [shown]);
-  const evidence = useEvidence(asked, shown.order, counter);
+  const evidence = useEvidence(asked, shown.order, counter, example);
   const isNew = !rules.some((rule) => rule.id === draft.id);
   const problem = evidence.error instanceof Problem ? evidence.error : undefined;
   const faults = problem?.status === 422 ? problem.places : [];
+  const drop = useDropDraft();
+  const leave = useKept(draft, begin, kept);
+  const leaveOut = (criterion: Criterion) =>
+    setDraft({ ...draft, leavesOut: [...draft.leavesOut, item(criterion)] });
   return (
     <div className="flex h-full min-h-0 flex-col">
       <div className="flex border-b border-line min-[900px]:hidden" role="group" aria-label="What is shown">
@@ -97,16 +119,60 @@ function Bench({ begin: opened, example, rules, mailbox }: BenchProps) {
         <div className={`min-w-0 grow min-[900px]:block ${narrow === 'evidence' ? '' : 'hidden'}`}>
           <EvidencePanel
             evidence={evidence.data}
-            asked={asked !== undefined}
+            asked={asked}
+            order={shown.order}
             error={evidence.error}
             counter={counter}
-            example={example === null ? undefined : Number(example)}
+            letter={letterFor(draft, mailbox.address, evidence.data?.example?.message)}
             onCounter={setCounter}
             onRetry={() => void evidence.refetch()}
+            onLeaveOut={leaveOut}
           />
         </div>
       </div>
-      <SaveBar draft={draft} begin={begin} isNew={isNew} picked={evidence.data?.counts.picked} />
+      <SaveBar
+        draft={draft}
+        begin={begin}
+        isNew={isNew}
+        picked={evidence.data?.counts.picked}
+        difference={evidence.data?.difference}
+        onSaved={() => {
+          leave();
+          drop.mutate(draft.id);
+        }}
+        onDrop={() => {
+          drop.mutate(draft.id);
+          setDraft(begin);
+        }}
+      />
     </div>
   );
+}
+
+/** Keeps what is not saved yet, a moment after each change; gives a way to stop that once it is saved. */
+function useKept(draft: Draft, begin: Draft, kept: KeptDraft | undefined): () => void {
+  const { mutate } = useKeepDraft();
+  const [begun] = useState(kept?.begun);
+  const last = useRef(draft);
+  const left = useRef(false);
+  useEffect(() => {
+    if (draft === last.current || draft === begin) {
+      return;
+    }
+    last.current = draft;
+    const document: KeptDraft = { ...(begun ? { begun } : {}), bench: draft };
+    const timer = setTimeout(() => {
+      if (!left.current) {
+        mutate({ rule: draft.id, document });
+      }
+    }, KEEP_AFTER);
+    return () => clearTimeout(timer);
+  }, [draft, begin, begun, mutate]);
+  return () => {
+    left.current = true;
+  };
+}
+
+function numberOf(written: string | null): number | undefined {
+  return written === null || Number.isNaN(Number(written)) ? undefined : Number(written);
 }

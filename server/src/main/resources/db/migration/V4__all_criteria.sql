@@ -4,3 +4,13 @@ alter table mailbox add opening text[] not null
 
 -- What criteria ask for besides subject and texts; without it a message is read anew from its octets.
 alter table message add parts jsonb;
+
+-- Rules being made, as the page keeps them, one for each person and rule.
+create table draft (
+  account_id uuid not null references account on delete cascade,
+  mailbox_id uuid not null references mailbox on delete cascade,
+  rule_id text not null,
+  document jsonb not null,
+  saved_at timestamptz not null,
+  primary key (account_id, mailbox_id, rule_id)
+);

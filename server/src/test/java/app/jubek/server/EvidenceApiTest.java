@@ -18,6 +18,9 @@ class EvidenceApiTest extends ServerTest {
             "leavesOut":{"any":[{"part":"subject","how":"contains","values":["invoice"]}]},
             "does":[],"ending":"goes on","on":false},"order":0,"days":90,"counter":"%s","offset":0,"limit":10}""";
 
+    private static final String FROM_EVIDENCE =
+            "{\"part\":\"sender\",\"how\":\"at domain\",\"values\":[\"evidence.example\"]}";
+
     private Browser browser;
 
     @BeforeEach
@@ -54,7 +57,8 @@ class EvidenceApiTest extends ServerTest {
         rules();
         JsonNode found = evidence("guided visit", "PICKED");
         assertThat(found.get("counts").toString())
-                .isEqualTo("{\"picked\":2,\"leftOut\":1,\"takenEarlier\":0,\"alsoLater\":0,\"nearMiss\":2}");
+                .isEqualTo(
+                        "{\"picked\":2,\"leftOut\":1,\"takenEarlier\":0,\"alsoLater\":0,\"nearMiss\":2,\"outsideItsHours\":0}");
         assertThat(found.at("/picksOut/0/reach").intValue()).isEqualTo(4);
         assertThat(found.at("/picksOut/0/effect").intValue()).as("removes").isEqualTo(1);
         assertThat(found.at("/picksOut/1/values/1/coveredBy").intValue()).isZero();
@@ -109,15 +113,104 @@ class EvidenceApiTest extends ServerTest {
                 .isEqualTo(1);
     }
 
+    private JsonNode messages(String words, String... criteria) {
+        String asked = "{\"words\":\"" + words + "\",\"criteria\":[" + String.join(",", criteria)
+                + "],\"days\":90,\"offset\":0,\"limit\":2}";
+        return JSON.readTree(
+                browser.send("POST", "/api/mailboxes/" + mailbox + "/messages/search", asked, "application/json")
+                        .body());
+    }
+
     @Test
     void wordsTypedInIncomingAreLookedForInSubjectAndTextWhateverTheirLetterCase() {
-        JsonNode found = browser.get("/api/mailboxes/" + mailbox + "/messages?words=GUIDED%20visit&limit=2");
+        JsonNode found = messages("GUIDED visit");
         assertThat(found.get("found").intValue()).isEqualTo(4);
         assertThat(found.get("lines")).hasSize(2);
-        assertThat(browser.get("/api/mailboxes/" + mailbox + "/messages?words=%20")
+        assertThat(messages(" ").get("found").intValue())
+                .isEqualTo(found.get("window").intValue());
+    }
+
+    @Test
+    void criteriaOtherThanWordsSeeAllPartsOfPastMail() {
+        assertThat(messages("", "{\"part\":\"field\",\"field\":\"from\",\"how\":\"is present\"}")
                         .get("found")
                         .intValue())
-                .isEqualTo(found.get("window").intValue());
+                .isPositive();
+        String toVisits = "{\"part\":\"to\",\"how\":\"is\",\"values\":[\"" + World.VISITS + "\"]}";
+        assertThat(messages("guided visit", toVisits).get("found").intValue()).isEqualTo(4);
+        assertThat(messages("guided visit", toVisits.replace("}", ",\"not\":true}"))
+                        .get("found")
+                        .intValue())
+                .isZero();
+    }
+
+    private JsonNode post(String path, String body) {
+        return JSON.readTree(browser.send("POST", "/api/mailboxes/" + mailbox + path, body, "application/json")
+                .body());
+    }
+
+    @Test
+    void aRuleIsStartedFromMessagesAndARuleThatNearlyTakesOneIsOffered() {
+        JsonNode lines = messages("guided visit", FROM_EVIDENCE).get("lines");
+        long one = lines.get(0).at("/message/id").longValue();
+        long two = lines.get(1).at("/message/id").longValue();
+        JsonNode proposals = post("/suggestions", "{\"wanted\":[" + one + "," + two + "],\"unwanted\":[],\"days\":90}");
+        assertThat(proposals.at("/proposals/0/takes").intValue()).isEqualTo(2);
+        assertThat(proposals.at("/proposals/0/sentence").stringValue()).startsWith("mail ");
+        rules(rule("elsewhere", "no such phrase", "goes on", step("{'do':'file','folder':'X'}")));
+        JsonNode start = browser.get("/api/mailboxes/" + mailbox + "/messages/" + one + "/start");
+        assertThat(start.get("kept").size() + start.get("also").size()).isGreaterThan(1);
+        assertThat(start.get("additions")).isEmpty();
+        assertThat(post("/suggestions", "{\"wanted\":[-1],\"unwanted\":[],\"days\":90}")
+                        .get("detail")
+                        .stringValue())
+                .contains("at least one message");
+    }
+
+    @Test
+    void aMadeUpMessageIsDecidedWithTheDraftAmongTheRules() {
+        JsonNode draft =
+                JSON.readTree(ASKED.formatted("guided visit", "PICKED")).get("rule");
+        JsonNode explained = post(
+                "/explain",
+                "{\"rule\":" + draft + ",\"order\":0,\"madeUp\":{\"from\":\"a@evidence.example\",\"to\":\"\","
+                        + "\"subject\":\"A guided visit\\r\\nBcc: x@y.example\",\"text\":\"x\"}}");
+        assertThat(explained.at("/rules/0/picked").booleanValue()).isTrue();
+        assertThat(explained.get("staysInInbox").booleanValue()).isTrue();
+    }
+
+    @Test
+    void aPastMessageIsExplainedByTheRulesAsTheyAre() {
+        rules(rule("today", "Guided visit one", "ends here", step("{'do':'file','folder':'X'}")));
+        long id = messages("guided visit one").at("/lines/0/message/id").longValue();
+        JsonNode explained = post("/explain", "{\"order\":0,\"message\":" + id + "}");
+        assertThat(explained.at("/rules/0/picked").booleanValue()).isTrue();
+        assertThat(explained.at("/done/0").stringValue()).isEqualTo("filed in X");
+        assertThat(explained.get("staysInInbox").booleanValue()).isFalse();
+    }
+
+    @Test
+    void draftsAreKeptForThePersonWhoMakesThem() {
+        String path = "/api/mailboxes/" + mailbox + "/drafts/draft-1";
+        browser.send("PUT", path, "{\"document\":{\"name\":\"half\"}}", "application/json");
+        String drafts = "/api/mailboxes/" + mailbox + "/drafts";
+        assertThat(browser.get(drafts).at("/drafts/0/document/name").stringValue())
+                .isEqualTo("half");
+        browser.send("DELETE", path, "", "application/json");
+        assertThat(browser.get(drafts).get("drafts")).isEmpty();
+    }
+
+    @Test
+    void kindsAndFindingsAreTold() {
+        rules(rule("silent", "no such phrase", "goes on", step("{'do':'file','folder':'X'}")));
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/kinds")
+                        .get("window")
+                        .intValue())
+                .isPositive();
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/review")
+                        .get("findings")
+                        .isArray())
+                .isTrue();
     }
 
     @Test

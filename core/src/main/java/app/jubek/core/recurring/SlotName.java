@@ -1,5 +1,6 @@
 package app.jubek.core.recurring;
 
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** What varies at a place, in a word. */
@@ -10,7 +11,16 @@ final class SlotName {
 
     private SlotName() {}
 
-    static String of(String example) {
+    /** Of several words beside each other: a day, if one of them is of the calendar; else what the first one is. */
+    static String of(List<String> examples) {
+        return examples.stream()
+                .map(SlotName::of)
+                .filter("day"::equals)
+                .findFirst()
+                .orElseGet(() -> of(examples.get(0)));
+    }
+
+    private static String of(String example) {
         if (TIME.matcher(example).matches()) {
             return "time";
         }

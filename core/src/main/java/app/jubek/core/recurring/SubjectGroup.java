@@ -47,27 +47,21 @@ final class SubjectGroup {
 
     Kind.Pattern pattern() {
         List<Kind.Piece> pieces = new ArrayList<>();
-        StringBuilder run = new StringBuilder();
-        for (int i = 0; i < keys.length; i++) {
-            if (!keys[i].equals(Template.SLOT)) {
-                run.append(run.length() > 0 ? " " : "").append(shown.get(i));
-                continue;
+        int from = 0;
+        while (from < keys.length) {
+            boolean slot = isSlot(from);
+            int to = from + 1;
+            while (to < keys.length && isSlot(to) == slot) {
+                to++;
             }
-            flush(run, pieces);
-            boolean afterSlot =
-                    !pieces.isEmpty() && pieces.get(pieces.size() - 1).slot();
-            if (!afterSlot) {
-                pieces.add(new Kind.Piece(SlotName.of(shown.get(i)), true));
-            }
+            List<String> run = shown.subList(from, to);
+            pieces.add(new Kind.Piece(slot ? SlotName.of(run) : String.join(" ", run), slot));
+            from = to;
         }
-        flush(run, pieces);
         return new Kind.Pattern(pieces, members.size());
     }
 
-    private static void flush(StringBuilder run, List<Kind.Piece> pieces) {
-        if (run.length() > 0) {
-            pieces.add(new Kind.Piece(run.toString(), false));
-            run.setLength(0);
-        }
+    private boolean isSlot(int at) {
+        return keys[at].equals(Template.SLOT);
     }
 }

@@ -6,5 +6,7 @@ public enum Counter {
     LEFT_OUT,
     TAKEN_EARLIER,
     ALSO_LATER,
-    NEAR_MISS
+    NEAR_MISS,
+    /** Picked, and come at a time at which the rule rests by its schedule. */
+    OUTSIDE_ITS_HOURS
 }

@@ -1,14 +1,15 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
+import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.NearMiss;
-import app.jubek.core.criteria.Searchable;
 import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -24,16 +25,18 @@ public final class Evidence {
     private final Corpus.View past;
     private final Course course;
     private final Rule inHand;
+    private final Opening opening;
     private final Map<Counter, Integer> counts = new EnumMap<>(Counter.class);
     private final List<Standing> standings = new ArrayList<>();
 
-    private Evidence(RuleBook book, Rule inHand, Corpus.View past) {
+    private Evidence(RuleBook book, Rule inHand, Corpus.View past, Opening opening) {
         this.past = past;
         this.inHand = inHand;
+        this.opening = opening;
         this.course = new Course(new RuleBook(
                 onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
         for (int at = past.size() - 1; at >= 0; at--) {
-            Set<Counter> counters = counters(past.hits(at), past.message(at).seen());
+            Set<Counter> counters = counters(past.hits(at), past.message(at));
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
             if (!counters.isEmpty()) {
                 standings.add(new Standing(at, past.message(at), counters));
@@ -43,10 +46,11 @@ public final class Evidence {
 
     /**
      * @param id the rule in hand; it must be in the book
+     * @param opening by which its schedule goes
      */
-    public static Evidence of(RuleBook book, RuleId id, Corpus.View past) {
+    public static Evidence of(RuleBook book, RuleId id, Corpus.View past, Opening opening) {
         Rule inHand = book.find(id).orElseThrow(() -> new IllegalArgumentException("no rule " + id.value()));
-        return new Evidence(book, inHand, past);
+        return new Evidence(book, inHand, past, opening);
     }
 
     public int window() {
@@ -78,10 +82,10 @@ public final class Evidence {
         return new Figures(past, inHand).leavesOut();
     }
 
-    private Set<Counter> counters(Hits hits, Searchable message) {
+    private Set<Counter> counters(Hits hits, PastMessage message) {
         if (!inHand.picksOut().holds(hits)) {
             boolean near = NearMiss.of(inHand.picksOut(), hits).isPresent()
-                    || NearMiss.byOneWord(inHand.picksOut(), message).isPresent();
+                    || NearMiss.byOneWord(inHand.picksOut(), message.seen()).isPresent();
             return near ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
         }
         List<Outcome> outcomes = course.run(hits);
@@ -93,8 +97,14 @@ public final class Evidence {
         if (outcome instanceof Outcome.NotReached) {
             return EnumSet.of(Counter.TAKEN_EARLIER);
         }
-        boolean alsoLater = outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked);
-        return alsoLater ? EnumSet.of(Counter.PICKED, Counter.ALSO_LATER) : EnumSet.of(Counter.PICKED);
+        Set<Counter> counters = EnumSet.of(Counter.PICKED);
+        if (outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked)) {
+            counters.add(Counter.ALSO_LATER);
+        }
+        if (!inHand.schedule().isActive(message.received(), opening)) {
+            counters.add(Counter.OUTSIDE_ITS_HOURS);
+        }
+        return counters;
     }
 
     private int ownPlace(List<Outcome> outcomes) {

@@ -19,8 +19,10 @@ import java.util.Set;
  */
 public record Start(List<True> kept, List<True> also) {
     private static final int ALSO_PHRASES = 3;
-    /** Writers of so many addresses at a domain have no more than their provider in common. */
+    /** So many writers at one domain, if they write a good part of all mail, have no more than their provider in common. */
     private static final int PROVIDER = 25;
+
+    private static final double PART = 0.06;
 
     public Start {
         kept = List.copyOf(kept);
@@ -56,7 +58,7 @@ public record Start(List<True> kept, List<True> also) {
             return recipient;
         }
         return first(candidates, Where.SENDER_DOMAIN)
-                .filter(domain -> writers(past, domain) < PROVIDER)
+                .filter(domain -> domain.reach() < PART * past.size() || writers(past, domain) < PROVIDER)
                 .or(() -> first(candidates, Where.SENDER).filter(sender -> sender.reach() > 2));
     }
 

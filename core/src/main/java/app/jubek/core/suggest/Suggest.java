@@ -66,6 +66,13 @@ public final class Suggest {
                 chosen.add(option);
             }
         }
+        if (chosen.size() == 1) {
+            options.stream()
+                    .filter(o ->
+                            o != chosen.get(0) && o.effort() < 2 * chosen.get(0).effort())
+                    .findFirst()
+                    .ifPresent(chosen::add);
+        }
         return chosen.stream().map(this::proposal).toList();
     }
 

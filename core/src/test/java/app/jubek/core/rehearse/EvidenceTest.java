@@ -16,8 +16,12 @@ import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -46,7 +50,8 @@ class EvidenceTest {
     }
 
     private Evidence evidence(Rule inHand, Rule... course) {
-        return Evidence.of(RuleBook.of(List.of(course)), inHand.id(), corpus.since(BEGIN));
+        return Evidence.of(
+                RuleBook.of(List.of(course)), inHand.id(), corpus.since(BEGIN), Opening.usual(ZoneOffset.UTC));
     }
 
     @Test
@@ -65,7 +70,13 @@ class EvidenceTest {
         Rule later = rule("later", subject("visit"), new Nothing(), Ending.ENDS_HERE);
         Evidence evidence = evidence(inHand, earlier, inHand, later);
         assertThat(java.util.Arrays.stream(Counter.values()).map(c -> c + " " + evidence.count(c)))
-                .containsExactly("PICKED 1", "LEFT_OUT 1", "TAKEN_EARLIER 1", "ALSO_LATER 1", "NEAR_MISS 2");
+                .containsExactly(
+                        "PICKED 1",
+                        "LEFT_OUT 1",
+                        "TAKEN_EARLIER 1",
+                        "ALSO_LATER 1",
+                        "NEAR_MISS 2",
+                        "OUTSIDE_ITS_HOURS 0");
         assertThat(evidence.takenBy(evidence.standings().get(4)))
                 .extracting(Rule::name)
                 .containsExactly("hand", "later");
@@ -101,6 +112,25 @@ class EvidenceTest {
         Rule on = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
         Rule paused = new Rule(on.id(), 1, "hand", on.picksOut(), on.leavesOut(), on.steps(), on.ending(), false);
         assertThat(evidence(paused, paused).count(Counter.PICKED)).isEqualTo(1);
+    }
+
+    @Test
+    void aRuleIsJudgedAsIfActiveAndACounterSaysHowManyCameOutsideItsHours() {
+        mail("a@school.example", "visit");
+        Rule always = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        Rule days = new Rule(
+                always.id(),
+                1,
+                "hand",
+                always.picksOut(),
+                always.leavesOut(),
+                always.steps(),
+                always.ending(),
+                new Schedule(Schedule.Hours.INSIDE, Period.OPEN),
+                true);
+        assertThat(evidence(days, days).count(Counter.PICKED)).isEqualTo(1);
+        assertThat(evidence(days, days).count(Counter.OUTSIDE_ITS_HOURS)).isEqualTo(1);
+        assertThat(evidence(always, always).count(Counter.OUTSIDE_ITS_HOURS)).isZero();
     }
 
     @Test

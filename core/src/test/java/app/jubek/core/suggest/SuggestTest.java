@@ -93,6 +93,22 @@ class SuggestTest {
     }
 
     @Test
+    void anExceptionSparesLittleMoreThanTheMessageItIsFor() {
+        List<Integer> picked = new java.util.ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            picked.add(mail("a@school.example", "Guided visit, class " + i));
+        }
+        picked.add(mail("a@school.example", "Price list, guided visit"));
+        int example = mail("b@school.example", "The price list, guided visit fees");
+        picked.add(example);
+        Exceptions.Spared first = Exceptions.of(corpus.since(Instant.EPOCH), picked, example, Mails.VISITS)
+                .get(0);
+        assertThat(first.criterion().inWords()).isEqualTo("with “price list” in the subject");
+        assertThat(first.spares()).isEqualTo(2);
+        assertThat(first.keeps()).isEqualTo(10);
+    }
+
+    @Test
     void aRuleThatNearlyTakesAMessageTakesItWithOneValueMore() {
         InHand seen = Mails.inHand(Mails.read(Mails.from("anna@school.example", "Class booking for May", "x")));
         app.jubek.core.criteria.Criterion picksOut = new app.jubek.core.criteria.Group(

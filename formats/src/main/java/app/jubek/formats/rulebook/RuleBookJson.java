@@ -1,5 +1,6 @@
 package app.jubek.formats.rulebook;
 
+import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
@@ -91,6 +92,18 @@ public final class RuleBookJson {
         document.withArray("rules");
         book.tail().forEach(rule -> document.withArray("tail").add(RuleWriting.write(rule)));
         return document;
+    }
+
+    /** A criterion, as it stands in the "picksOut" of a rule. */
+    public static Criterion readCriterion(JsonNode criterion) {
+        Reading at = Reading.of(criterion);
+        Optional<Criterion> read = CriterionJson.read(at);
+        at.throwIfFaulty();
+        return read.orElseThrow(() -> new FormatException(List.of(new Fault("", "is no criterion"))));
+    }
+
+    public static ObjectNode write(Criterion criterion) {
+        return CriterionJson.write(criterion);
     }
 
     public static ObjectNode write(Rule rule) {

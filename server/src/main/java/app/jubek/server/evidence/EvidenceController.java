@@ -1,23 +1,19 @@
 package app.jubek.server.evidence;
 
-import app.jubek.core.corpus.Corpus;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.CourseReach;
 import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.Standing;
 import app.jubek.core.rule.Rule;
-import app.jubek.core.rule.RuleBook;
 import app.jubek.formats.rulebook.RuleBookJson;
-import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
-import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.rulebook.RuleBooks;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,33 +26,20 @@ import tools.jackson.databind.JsonNode;
 /** What the rule in hand does to past mail. */
 @RestController
 public class EvidenceController {
-    private static final int MAX_DAYS = 180;
+    private static final int COURSE_DAYS = 30;
 
-    private final Corpora corpora;
-    private final RuleBooks books;
-    private final Mailboxes mailboxes;
+    private final PastMail pastMail;
     private final EvidenceRows rows;
-    private final MailboxAccess access;
-    private final Clock clock;
 
-    EvidenceController(
-            Corpora corpora,
-            RuleBooks books,
-            Mailboxes mailboxes,
-            EvidenceRows rows,
-            MailboxAccess access,
-            Clock clock) {
-        this.corpora = corpora;
-        this.books = books;
-        this.mailboxes = mailboxes;
+    EvidenceController(PastMail pastMail, EvidenceRows rows) {
+        this.pastMail = pastMail;
         this.rows = rows;
-        this.access = access;
-        this.clock = clock;
     }
 
     /**
      * @param order where in the course a rule stands that is not in the book yet, from 0
      * @param counter whose messages are listed
+     * @param example the message the rule was started from
      */
     record EvidenceAsked(
             @Schema(ref = "#/components/schemas/Rule") JsonNode rule,
@@ -64,9 +47,23 @@ public class EvidenceController {
             int days,
             Counter counter,
             int offset,
-            int limit) {}
+            int limit,
+            Optional<Long> example) {}
 
-    record Counts(int picked, int leftOut, int takenEarlier, int alsoLater, int nearMiss) {}
+    record Counts(int picked, int leftOut, int takenEarlier, int alsoLater, int nearMiss, int outsideItsHours) {}
+
+    /**
+     * What changes against the rule as it is live.
+     *
+     * @param more messages that would be picked and are not now
+     * @param fewer messages that are picked now and would not be
+     */
+    record Difference(int more, int fewer) {}
+
+    /**
+     * @param counters empty when the rule does not come near it
+     */
+    record Example(PastMail.Line message, Set<Counter> counters) {}
 
     record EvidenceView(
             int window,
@@ -76,27 +73,71 @@ public class EvidenceController {
             List<CriterionFigures> leavesOut,
             List<EvidenceRow> rows,
             int rowsInAll,
+            Optional<Example> example,
+            Optional<Difference> difference,
             String readBack) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/evidence")
     EvidenceView evidence(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody EvidenceAsked asked) {
-        access.check(who, mailbox);
         Rule rule = RuleBookJson.readRule(asked.rule());
-        RuleBook book = withRule(books.current(mailbox).book(), rule, asked.order());
-        Instant now = clock.instant();
-        int days = Math.min(Math.max(asked.days(), 1), MAX_DAYS);
-        Corpus.View past = corpora.since(mailbox, now.minus(Duration.ofDays(days)));
-        Evidence evidence = Evidence.of(book, rule.id(), past);
+        PastMail.Window window = pastMail.window(who, mailbox, asked.days());
+        Evidence evidence = Evidence.of(
+                window.withRule(rule, asked.order()),
+                rule.id(),
+                window.past(),
+                window.mailbox().opening());
         return new EvidenceView(
                 evidence.window(),
                 counts(evidence),
-                Weeks.of(evidence, Counter.PICKED, now, days),
+                Weeks.of(received(evidence), window.now(), window.days()),
                 evidence.picksOut(),
                 evidence.leavesOut(),
                 rows.of(mailbox, evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
                 evidence.count(asked.counter()),
+                example(evidence, window, asked.example()),
+                difference(evidence, rule, window),
                 rule.inWords());
+    }
+
+    private static Optional<Difference> difference(Evidence draft, Rule rule, PastMail.Window window) {
+        return window.book().find(rule.id()).filter(live -> !live.equals(rule)).map(live -> {
+            Evidence now = Evidence.of(
+                    window.book(), live.id(), window.past(), window.mailbox().opening());
+            BitSet would = picked(draft);
+            BitSet does = picked(now);
+            BitSet more = (BitSet) would.clone();
+            more.andNot(does);
+            does.andNot(would);
+            return new Difference(more.cardinality(), does.cardinality());
+        });
+    }
+
+    private static BitSet picked(Evidence evidence) {
+        BitSet picked = new BitSet();
+        evidence.standings().stream()
+                .filter(s -> s.counters().contains(Counter.PICKED))
+                .forEach(s -> picked.set(s.at()));
+        return picked;
+    }
+
+    private static List<Instant> received(Evidence evidence) {
+        return evidence.standings().stream()
+                .filter(s -> s.counters().contains(Counter.PICKED))
+                .map(s -> s.message().received())
+                .toList();
+    }
+
+    /** How the message that a rule was started from stands to it. */
+    private static Optional<Example> example(Evidence evidence, PastMail.Window window, Optional<Long> id) {
+        return id.flatMap(wanted -> window.places(List.of(wanted)).stream().findFirst())
+                .map(place -> new Example(
+                        PastMail.Line.of(window.past().message(place)),
+                        evidence.standings().stream()
+                                .filter(s -> s.at() == place)
+                                .findFirst()
+                                .map(Standing::counters)
+                                .orElse(Set.of())));
     }
 
     /** How many messages of the last 30 days each rule of the course takes, and how many stay. */
@@ -106,14 +147,12 @@ public class EvidenceController {
 
     @GetMapping("/api/mailboxes/{mailbox}/course")
     CourseFigures course(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
-        RuleBook book = books.current(mailbox).book();
-        Corpus.View past = corpora.since(mailbox, clock.instant().minus(Duration.ofDays(30)));
-        CourseReach reach = CourseReach.of(book, past);
-        List<RuleReach> each = book.rules().stream()
+        PastMail.Window window = pastMail.window(who, mailbox, COURSE_DAYS);
+        CourseReach reach = CourseReach.of(window.book(), window.past());
+        List<RuleReach> each = window.book().rules().stream()
                 .map(rule -> new RuleReach(rule.id().value(), reach.picked(rule.id())))
                 .toList();
-        return new CourseFigures(past.size(), each, reach.inInbox());
+        return new CourseFigures(window.past().size(), each, reach.inInbox());
     }
 
     private static Counts counts(Evidence evidence) {
@@ -122,17 +161,7 @@ public class EvidenceController {
                 evidence.count(Counter.LEFT_OUT),
                 evidence.count(Counter.TAKEN_EARLIER),
                 evidence.count(Counter.ALSO_LATER),
-                evidence.count(Counter.NEAR_MISS));
-    }
-
-    private static RuleBook withRule(RuleBook book, Rule rule, int order) {
-        List<Rule> rules = new ArrayList<>(book.rules());
-        int at = rules.indexOf(book.find(rule.id()).orElse(rule));
-        if (at >= 0) {
-            rules.set(at, rule);
-        } else {
-            rules.add(Math.min(Math.max(order, 0), rules.size()), rule);
-        }
-        return new RuleBook(rules, book.fence());
+                evidence.count(Counter.NEAR_MISS),
+                evidence.count(Counter.OUTSIDE_ITS_HOURS));
     }
 }

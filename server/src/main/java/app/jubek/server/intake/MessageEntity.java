@@ -158,10 +158,10 @@ class MessageEntity {
         return new StoredParts(
                 List.of(new StoredParts.Pair("Subject", subject)),
                 Map.of(Role.FROM, from, Role.TO, to),
-                Optional.empty(),
-                Optional.empty(),
+                null,
+                null,
                 List.of(),
-                Optional.empty(),
+                null,
                 Set.of(),
                 List.of(),
                 false);

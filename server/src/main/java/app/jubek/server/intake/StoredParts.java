@@ -8,26 +8,28 @@ import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
 import java.time.Instant;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What criteria ask for besides subject and texts, kept beside them so that past mail is looked at without reading its
  * octets again.
  *
  * @param returnPath empty for the null path
+ * @param date the Date field, in milliseconds since 1970
  * @param conversation whether it answers something this mailbox sent
  */
 record StoredParts(
         List<Pair> fields,
         Map<Role, List<Pair>> addresses,
-        Optional<String> returnPath,
-        Optional<String> deliveredTo,
+        @Nullable String returnPath,
+        @Nullable String deliveredTo,
         List<Attachment> attachments,
-        Optional<Instant> date,
+        @Nullable Long date,
         Set<SentBy> sentBy,
         List<String> references,
         boolean conversation) {
@@ -59,29 +61,28 @@ record StoredParts(
     }
 
     static StoredParts of(ReadMessage message, boolean conversation) {
+        Map<Role, List<Pair>> addresses = new EnumMap<>(Role.class);
+        message.addresses()
+                .forEach((role, all) ->
+                        addresses.put(role, all.stream().map(Pair::of).toList()));
         return new StoredParts(
                 message.fields().stream().map(Pair::of).toList(),
-                message.addresses().entrySet().stream()
-                        .collect(Collectors.toMap(Map.Entry::getKey, e -> pairs(e.getValue()))),
-                returnPath(message.returnPath()),
-                message.deliveredTo().map(MailAddress::address).map(StoredParts::storable),
+                addresses,
+                message.returnPath() instanceof ReturnPath.Null
+                        ? ""
+                        : address(message.returnPath().address()),
+                address(message.deliveredTo()),
                 message.attachments().stream()
                         .map(a -> new Attachment(storable(a.name()), storable(a.mediaType()), a.octets()))
                         .toList(),
-                message.date(),
+                message.date().map(Instant::toEpochMilli).orElse(null),
                 message.sentBy(),
                 message.references().stream().map(StoredParts::storable).toList(),
                 conversation);
     }
 
-    private static Optional<String> returnPath(ReturnPath path) {
-        return path instanceof ReturnPath.Null
-                ? Optional.of("")
-                : path.address().map(MailAddress::address).map(StoredParts::storable);
-    }
-
-    private static List<Pair> pairs(List<MailAddress> addresses) {
-        return addresses.stream().map(Pair::of).toList();
+    private static @Nullable String address(Optional<MailAddress> address) {
+        return address.map(MailAddress::address).map(StoredParts::storable).orElse(null);
     }
 
     /** PostgreSQL takes no NUL in text. */
@@ -97,27 +98,31 @@ record StoredParts(
                 : new MailAddress("", address.substring(0, at), address.substring(at + 1));
     }
 
+    private ReturnPath path() {
+        if (returnPath == null) {
+            return new ReturnPath.Absent();
+        }
+        return returnPath.isEmpty() ? new ReturnPath.Null() : new ReturnPath.To(written(returnPath));
+    }
+
     /** The message as criteria see it; it has no markup. */
     ReadMessage message(String subject, List<String> texts, long size, Optional<String> messageId, List<String> notes) {
+        Map<Role, List<MailAddress>> people = new EnumMap<>(Role.class);
+        addresses.forEach(
+                (role, all) -> people.put(role, all.stream().map(Pair::address).toList()));
         return new ReadMessage(
-                returnPath
-                        .<ReturnPath>map(
-                                path -> path.isEmpty() ? new ReturnPath.Null() : new ReturnPath.To(written(path)))
-                        .orElseGet(ReturnPath.Absent::new),
-                deliveredTo.map(StoredParts::written),
+                path(),
+                Optional.ofNullable(deliveredTo).map(StoredParts::written),
                 fields.stream().map(Pair::field).toList(),
-                addresses.entrySet().stream()
-                        .collect(Collectors.toMap(
-                                Map.Entry::getKey,
-                                e -> e.getValue().stream().map(Pair::address).toList())),
+                people,
                 subject,
                 texts.stream()
-                        .map(t -> t.substring(0, Math.min(t.length(), LONGEST_TEXT)))
+                        .map(text -> text.substring(0, Math.min(text.length(), LONGEST_TEXT)))
                         .toList(),
                 Optional.empty(),
                 attachments,
                 size,
-                date,
+                Optional.ofNullable(date).map(Instant::ofEpochMilli),
                 sentBy,
                 messageId,
                 references,

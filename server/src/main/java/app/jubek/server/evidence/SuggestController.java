@@ -1,0 +1,196 @@
+package app.jubek.server.evidence;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.rehearse.Counter;
+import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.Standing;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.suggest.Addition;
+import app.jubek.core.suggest.Exceptions;
+import app.jubek.core.suggest.Proposal;
+import app.jubek.core.suggest.Start;
+import app.jubek.core.suggest.Suggest;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.SignedIn;
+import app.jubek.server.platform.Refused;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** From messages to criteria. */
+@RestController
+class SuggestController {
+    private static final int EXAMPLES = 4;
+
+    private final PastMail pastMail;
+
+    SuggestController(PastMail pastMail) {
+        this.pastMail = pastMail;
+    }
+
+    record SuggestAsked(List<Long> wanted, List<Long> unwanted, int days) {}
+
+    record SuggestView(int wanted, int unwanted, List<ProposalView> proposals) {}
+
+    /**
+     * @param sentence the criteria in words
+     * @param examples of what else it takes, the newest
+     */
+    record ProposalView(
+            @Schema(ref = "#/components/schemas/Criterion") JsonNode picksOut,
+            String sentence,
+            int takes,
+            List<PastMail.Line> missed,
+            List<PastMail.Line> wrong,
+            int elsewhere,
+            List<PastMail.Line> examples) {}
+
+    @PostMapping("/api/mailboxes/{mailbox}/suggestions")
+    SuggestView suggest(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody SuggestAsked asked) {
+        PastMail.Window window = pastMail.window(who, mailbox, asked.days());
+        List<Integer> wanted = window.places(asked.wanted());
+        List<Integer> unwanted = window.places(asked.unwanted());
+        if (wanted.isEmpty()) {
+            throw Refused.invalid("Say of at least one message within the evidence window that it belongs.", List.of());
+        }
+        List<ProposalView> proposals = Suggest.of(
+                        window.past(), wanted, unwanted, window.mailbox().own())
+                .stream()
+                .map(proposal -> view(proposal, window.past(), wanted.size()))
+                .toList();
+        return new SuggestView(wanted.size(), unwanted.size(), proposals);
+    }
+
+    private static ProposalView view(Proposal proposal, Corpus.View past, int wanted) {
+        return new ProposalView(
+                RuleBookJson.write(proposal.picksOut()),
+                "mail " + proposal.picksOut().inWords(),
+                wanted - proposal.missed().size(),
+                lines(proposal.missed(), past),
+                lines(proposal.wrong(), past),
+                proposal.elsewhere().size(),
+                lines(proposal.elsewhere(), past));
+    }
+
+    private static List<PastMail.Line> lines(List<Integer> places, Corpus.View past) {
+        return places.stream()
+                .limit(EXAMPLES)
+                .map(past::message)
+                .map(PastMail.Line::of)
+                .toList();
+    }
+
+    record StartView(List<TrueView> kept, List<TrueView> also, List<AdditionView> additions) {}
+
+    record TrueView(
+            @Schema(ref = "#/components/schemas/Criterion") JsonNode criterion, String words, int reach) {}
+
+    /**
+     * @param words what is added to which rule
+     * @param before messages of the window that the rule takes now
+     * @param after and that it would take then
+     */
+    record AdditionView(
+            String rule,
+            String name,
+            String words,
+            @Schema(ref = "#/components/schemas/Rule") JsonNode changed,
+            int before,
+            int after) {}
+
+    /** Where to begin from one message, and which rules would take it with one value more. */
+    @GetMapping("/api/mailboxes/{mailbox}/messages/{id}/start")
+    StartView start(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID mailbox,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "90") int days) {
+        PastMail.Window window = pastMail.window(who, mailbox, days);
+        int place = window.place(id);
+        OwnSide own = window.mailbox().own();
+        Start start = Start.of(window.past(), place, own);
+        List<AdditionView> additions = window.book().rules().stream()
+                .flatMap(rule -> Addition.of(rule, window.past().message(place).seen(), own).stream())
+                .map(addition -> view(addition, window))
+                .toList();
+        return new StartView(trues(start.kept()), trues(start.also()), additions);
+    }
+
+    private static List<TrueView> trues(List<Start.True> all) {
+        return all.stream()
+                .map(t -> new TrueView(
+                        RuleBookJson.write(t.criterion()), t.criterion().inWords(), t.reach()))
+                .toList();
+    }
+
+    private static AdditionView view(Addition addition, PastMail.Window window) {
+        Rule changed = addition.changed();
+        Rule before = window.book().find(changed.id()).orElse(changed);
+        return new AdditionView(
+                changed.id().value(),
+                changed.name(),
+                "“" + addition.value() + "” more, so that it takes mail "
+                        + changed.picksOut().inWords(),
+                RuleBookJson.write(changed),
+                count(window.past(), before.picksOut()),
+                count(window.past(), changed.picksOut()));
+    }
+
+    private static int count(Corpus.View past, Criterion criterion) {
+        int count = 0;
+        for (int at = 0; at < past.size(); at++) {
+            count += criterion.holds(past.hits(at)) ? 1 : 0;
+        }
+        return count;
+    }
+
+    record ExceptionAsked(
+            @Schema(ref = "#/components/schemas/Rule") JsonNode rule, int order, int days, long message) {}
+
+    record ExceptionView(
+            @Schema(ref = "#/components/schemas/Criterion") JsonNode criterion, String words, int spares, int keeps) {}
+
+    record ExceptionsView(List<ExceptionView> exceptions) {}
+
+    /** What an exception could say so that the rule in hand leaves a message out. */
+    @PostMapping("/api/mailboxes/{mailbox}/evidence/exceptions")
+    ExceptionsView exceptions(
+            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody ExceptionAsked asked) {
+        Rule rule = RuleBookJson.readRule(asked.rule());
+        PastMail.Window window = pastMail.window(who, mailbox, asked.days());
+        Evidence evidence = Evidence.of(
+                window.withRule(rule, asked.order()),
+                rule.id(),
+                window.past(),
+                window.mailbox().opening());
+        List<Integer> picked = evidence.standings().stream()
+                .filter(standing -> standing.counters().contains(Counter.PICKED))
+                .map(Standing::at)
+                .toList();
+        Stream<Exceptions.Spared> found =
+                Exceptions.of(
+                        window.past(),
+                        picked,
+                        window.place(asked.message()),
+                        window.mailbox().own())
+                        .stream();
+        return new ExceptionsView(found.map(spared -> new ExceptionView(
+                        RuleBookJson.write(spared.criterion()),
+                        spared.criterion().inWords(),
+                        spared.spares(),
+                        spared.keeps()))
+                .toList());
+    }
+}

@@ -1,0 +1,262 @@
+import type { Schemas } from '../../api/client';
+
+export type Criterion = Schemas['Criterion'];
+
+/** The tests that the screens change; others are kept as they are. */
+export interface AddressTest {
+  part: 'sender' | 'recipient' | 'to' | 'cc';
+  how: 'is' | 'at domain' | 'at domain or below';
+  values: string[];
+  not?: boolean;
+}
+export type WordsHow = 'contains' | 'whole words' | 'is' | 'begins' | 'ends' | 'wildcard' | 'pattern';
+export interface WordsTest {
+  part:
+    | 'sender name'
+    | 'subject'
+    | 'text'
+    | 'subject or text'
+    | 'what the writer added'
+    | 'subject or what the writer added'
+    | 'attachment name'
+    | 'field';
+  field?: string;
+  how: WordsHow;
+  values: string[];
+  not?: boolean;
+}
+export interface TraitTest {
+  part: 'standing' | 'sent by';
+  how: 'is';
+  values: string[];
+  not?: boolean;
+}
+export interface NumberTest {
+  part: 'size' | 'attachments';
+  how: 'over' | 'under';
+  value: number;
+  not?: boolean;
+}
+export type Test = AddressTest | WordsTest | TraitTest | NumberTest;
+export type ValuedTest = AddressTest | WordsTest | TraitTest;
+
+export const ADDRESS_PARTS = ['sender', 'recipient', 'to', 'cc'] as const;
+export const WORDS_PARTS = [
+  'subject or text',
+  'subject',
+  'text',
+  'subject or what the writer added',
+  'what the writer added',
+] as const;
+export const WORDS_HOWS: WordsHow[] = [
+  'contains',
+  'whole words',
+  'is',
+  'begins',
+  'ends',
+  'wildcard',
+  'pattern',
+];
+export const STANDINGS = ['written to me', 'to me alone', 'conversation'];
+export const SENDERS = [
+  'person',
+  'automatic reply',
+  'automatic notice',
+  'list',
+  'bulk',
+  'bounce',
+  'calendar',
+];
+
+/** What a criterion is about, as people choose it. */
+export type Kind =
+  | 'sender'
+  | 'name'
+  | 'recipient'
+  | 'words'
+  | 'standing'
+  | 'sent by'
+  | 'attachments'
+  | 'attachment name'
+  | 'size'
+  | 'field';
+
+/** A criterion in hand: a test, or one that is kept as it is because it nests. */
+export interface Item {
+  key: string;
+  criterion: Criterion;
+  /** What is being typed and not yet a value. */
+  typing: string;
+}
+
+let keys = 0;
+
+export function item(criterion: Criterion): Item {
+  keys += 1;
+  return { key: `c${keys}-${Date.now()}`, criterion, typing: '' };
+}
+
+export function isAddress(test: Test): test is AddressTest {
+  return (ADDRESS_PARTS as readonly string[]).includes(test.part);
+}
+
+export function isNumber(test: Test): test is NumberTest {
+  return test.part === 'size' || test.part === 'attachments';
+}
+
+export function isTrait(test: Test): test is TraitTest {
+  return test.part === 'standing' || test.part === 'sent by';
+}
+
+/** Whether the screens can change a criterion. */
+export function isTest(criterion: Criterion): criterion is Test {
+  if (!('part' in criterion) || 'compare' in criterion || 'order' in criterion || 'piece' in criterion) {
+    return false;
+  }
+  const test = criterion as unknown as Test;
+  if (isNumber(test)) {
+    return test.how === 'over' || test.how === 'under';
+  }
+  if (!('values' in test) || 'withPrefixes' in criterion) {
+    return false;
+  }
+  if (isAddress(test)) {
+    return test.how === 'is' || test.how === 'at domain' || test.how === 'at domain or below';
+  }
+  return isTrait(test) ? areKnown(test) : isOfWords(test);
+}
+
+function areKnown(test: TraitTest): boolean {
+  const known = test.part === 'standing' ? STANDINGS : SENDERS;
+  return test.values.every((value) => known.includes(value));
+}
+
+function isOfWords(test: WordsTest): boolean {
+  const parts: string[] = ['sender name', 'attachment name', 'field', ...WORDS_PARTS];
+  return parts.includes(test.part) && WORDS_HOWS.includes(test.how);
+}
+
+export function kindOf(test: Test): Kind {
+  switch (test.part) {
+    case 'sender':
+      return 'sender';
+    case 'recipient':
+    case 'to':
+    case 'cc':
+      return 'recipient';
+    case 'sender name':
+      return 'name';
+    case 'standing':
+    case 'sent by':
+    case 'attachments':
+    case 'attachment name':
+    case 'size':
+    case 'field':
+      return test.part;
+    default:
+      return 'words';
+  }
+}
+
+export function emptyTest(kind: Kind): Test {
+  switch (kind) {
+    case 'sender':
+      return { part: 'sender', how: 'at domain or below', values: [] };
+    case 'recipient':
+      return { part: 'recipient', how: 'is', values: [] };
+    case 'name':
+      return { part: 'sender name', how: 'contains', values: [] };
+    case 'words':
+      return { part: 'subject or text', how: 'contains', values: [] };
+    case 'standing':
+      return { part: 'standing', how: 'is', values: ['written to me'] };
+    case 'sent by':
+      return { part: 'sent by', how: 'is', values: ['person'] };
+    case 'attachments':
+      return { part: 'attachments', how: 'over', value: 0 };
+    case 'attachment name':
+      return { part: 'attachment name', how: 'contains', values: [] };
+    case 'size':
+      return { part: 'size', how: 'over', value: 5 * 1024 * 1024 };
+    case 'field':
+      return { part: 'field', field: 'list-id', how: 'contains', values: [] };
+  }
+}
+
+/** The criterion with what is being typed as one more value; undefined while it has none. */
+export function meant({ criterion, typing }: Item): Criterion | undefined {
+  if (!isTest(criterion)) {
+    return criterion;
+  }
+  const test = criterion as Test;
+  if (isNumber(test)) {
+    return criterion;
+  }
+  const typed = typing.trim();
+  const values = typed.length > 1 && isWhole(test, typed) ? [...test.values, typed] : test.values;
+  return values.length === 0 ? undefined : ({ ...test, values } as Criterion);
+}
+
+/** Half an address or domain takes nothing, so it is not asked about while it is being typed. */
+function isWhole(test: ValuedTest, typed: string): boolean {
+  if (!isAddress(test)) {
+    return test.part !== 'standing' && test.part !== 'sent by' && (test as WordsTest).how !== 'pattern';
+  }
+  return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
+}
+
+/** Splits what was pasted into values: by lines, semicolons and, for addresses, commas and spaces. */
+export function pastedValues(text: string, isWords: boolean): string[] {
+  const parts = text.split(isWords ? /[\r\n;]+/ : /[\s,;<>]+/);
+  return parts.map((part) => part.trim()).filter((part) => part !== '');
+}
+
+/** The values with more added; the same value in another letter case is not added twice. */
+export function withValues(values: string[], more: string[]): string[] {
+  const known = new Set(values.map((v) => v.toLowerCase()));
+  const fresh = more.filter((v) => {
+    const key = v.toLowerCase();
+    const isNew = !known.has(key);
+    known.add(key);
+    return isNew;
+  });
+  return [...values, ...fresh];
+}
+
+/** Adds values; the first whole address typed where a domain was expected turns the test into one of addresses. */
+export function added(test: ValuedTest, more: string[]): ValuedTest {
+  const values = withValues(test.values, more);
+  if (!isAddress(test) || test.values.length > 0) {
+    return { ...test, values };
+  }
+  const whole = more.some((value) => /^[^@\s]+@[^@\s]+$/.test(value));
+  return { ...test, how: whole ? 'is' : test.how === 'is' ? 'at domain or below' : test.how, values };
+}
+
+const PARTS_IN_WORDS: Record<string, string> = {
+  sender: 'sender',
+  recipient: 'written to',
+  standing: '',
+  'sent by': 'sent by',
+};
+
+/** A criterion in a few words, for a line or a chip. */
+export function inBrief(criterion: Criterion): string {
+  if ('everything' in criterion) {
+    return 'every message';
+  }
+  if (!isTest(criterion)) {
+    return 'part' in criterion ? criterion.part : 'a group';
+  }
+  const test = criterion as Test;
+  const not = test.not ? 'not ' : '';
+  if (isNumber(test)) {
+    return test.part === 'attachments'
+      ? test.not
+        ? 'without attachments'
+        : 'with attachments'
+      : `${not}${test.how} ${Math.round(test.value / 1024)} KB`;
+  }
+  const part = test.part === 'field' ? (test as WordsTest).field : (PARTS_IN_WORDS[test.part] ?? test.part);
+  return `${not}${part}${part ? ': ' : ''}${test.values.join(', ')}`;
+}

@@ -1,0 +1,145 @@
+import type { Schemas } from '../../../api/client';
+import { count } from '../../../lib/numbers';
+import { Choice } from '../../../ui/Choice';
+import {
+  added,
+  emptyTest,
+  isAddress,
+  isNumber,
+  isTest,
+  isTrait,
+  kindOf,
+  type Criterion,
+  type Item,
+  type Kind,
+  type Test,
+  type ValuedTest,
+} from '../model';
+import { How } from './How';
+import { NumberValue } from './NumberValue';
+import { TraitChips } from './TraitChips';
+import { ValueChips } from './ValueChips';
+
+const KINDS: { value: Kind; text: string }[] = [
+  { value: 'sender', text: 'sender' },
+  { value: 'name', text: 'sender’s name' },
+  { value: 'recipient', text: 'written to' },
+  { value: 'words', text: 'words' },
+  { value: 'standing', text: 'to me' },
+  { value: 'sent by', text: 'sent by' },
+  { value: 'attachments', text: 'attachments' },
+  { value: 'attachment name', text: 'attachment’s name' },
+  { value: 'size', text: 'size' },
+  { value: 'field', text: 'a header field' },
+];
+
+interface Props {
+  item: Item;
+  figures?: Schemas['CriterionFigures'];
+  /** What the effect is called: "removes" in an all-of group, "adds" in an any-of group, "spares" among exceptions. */
+  effect: string;
+  fault?: string;
+  onChange: (item: Item) => void;
+  onRemove: () => void;
+}
+
+export function CriterionCard({ item, figures, effect, fault, onChange, onRemove }: Props) {
+  if (!isTest(item.criterion)) {
+    return (
+      <div className="relative mb-2 rounded-md border border-line px-2.5 py-2 text-sm">
+        A group of criteria, kept as it is.
+        <RemoveButton onRemove={onRemove} />
+      </div>
+    );
+  }
+  const test = item.criterion as Test;
+  const kind = kindOf(test);
+  const set = (changed: Test) => onChange({ ...item, criterion: changed as Criterion });
+  return (
+    <div
+      role="group"
+      aria-label={`criterion: ${kind}`}
+      className="relative mb-2 rounded-md border border-line px-2.5 py-2"
+    >
+      <div className="flex flex-wrap items-center gap-1.5 pr-4 text-sm text-ink2">
+        <Choice
+          label="part"
+          value={kind}
+          options={KINDS}
+          onChoose={(chosen) => onChange({ ...item, typing: '', criterion: emptyTest(chosen) as Criterion })}
+        />
+        <How test={test} onChange={set} />
+        <span className="grow" />
+        {figures && (
+          <span className="figures">
+            {effect} {count(figures.effect)}
+          </span>
+        )}
+        <RemoveButton onRemove={onRemove} />
+      </div>
+      <Values item={item} test={test} figures={figures} onChange={onChange} />
+      {fault && (
+        <p role="alert" className="mt-1.5 text-sm text-clay">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Values({
+  item,
+  test,
+  figures,
+  onChange,
+}: {
+  item: Item;
+  test: Test;
+  figures?: Schemas['CriterionFigures'];
+  onChange: (item: Item) => void;
+}) {
+  const set = (changed: Test) => onChange({ ...item, typing: '', criterion: changed as Criterion });
+  if (isNumber(test)) {
+    return test.part === 'size' ? <NumberValue test={test} onChange={set} /> : null;
+  }
+  if (isTrait(test)) {
+    return <TraitChips test={test} onChange={set} />;
+  }
+  return (
+    <ValueChips
+      label={`add a value to ${kindOf(test)}`}
+      values={test.values}
+      figures={figures?.values}
+      typing={item.typing}
+      isWords={!isAddress(test)}
+      hint={hint(test)}
+      onTyping={(typing) => onChange({ ...item, typing })}
+      onAdd={(more) => set(added(test, more))}
+      onRemove={(gone) => set({ ...test, values: test.values.filter((_, i) => !gone.includes(i)) })}
+    />
+  );
+}
+
+function hint(test: ValuedTest): string {
+  if (!isAddress(test)) {
+    return test.how === 'is' || (test as { how: string }).how === 'contains'
+      ? 'a phrase, or paste several …'
+      : (test as { how: string }).how === 'pattern'
+        ? 'a pattern, then Enter …'
+        : 'a phrase …';
+  }
+  return test.how === 'is' ? 'an address …' : 'a domain or an address …';
+}
+
+function RemoveButton({ onRemove }: { onRemove: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label="Remove this criterion"
+      className="absolute top-1 right-1 rounded px-1 text-ink2 hover:text-ink"
+      onClick={onRemove}
+    >
+      ×
+    </button>
+  );
+}

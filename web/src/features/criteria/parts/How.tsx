@@ -1,0 +1,171 @@
+import { useState } from 'react';
+import { Choice } from '../../../ui/Choice';
+import {
+  isAddress,
+  isNumber,
+  isTrait,
+  WORDS_HOWS,
+  WORDS_PARTS,
+  type AddressTest,
+  type Test,
+  type WordsHow,
+  type WordsTest,
+} from '../model';
+
+const ADDRESS_HOWS = [
+  { value: 'at domain or below' as const, text: 'at domain, subdomains too' },
+  { value: 'at domain' as const, text: 'at exactly this domain' },
+  { value: 'is' as const, text: 'this address' },
+];
+const RECIPIENTS = [
+  { value: 'recipient' as const, text: 'in To or Cc' },
+  { value: 'to' as const, text: 'in To' },
+  { value: 'cc' as const, text: 'in Cc' },
+];
+const PARTS: Record<(typeof WORDS_PARTS)[number], string> = {
+  'subject or text': 'subject · text',
+  subject: 'subject',
+  text: 'text',
+  'subject or what the writer added': 'subject · what the writer added',
+  'what the writer added': 'what the writer added',
+};
+const HOWS: Record<WordsHow, [yes: string, no: string]> = {
+  contains: ['contain any of', 'contain none of'],
+  'whole words': ['have the whole words', 'have not the whole words'],
+  is: ['are just', 'are not just'],
+  begins: ['begin with', 'do not begin with'],
+  ends: ['end with', 'do not end with'],
+  wildcard: ['look like (* and ?)', 'do not look like (* and ?)'],
+  pattern: ['fit the pattern', 'do not fit the pattern'],
+};
+const PLAIN_HOWS: WordsHow[] = ['contains', 'whole words'];
+
+interface Props {
+  test: Test;
+  onChange: (test: Test) => void;
+}
+
+/** How a criterion compares, as words that can be changed. */
+export function How({ test, onChange }: Props) {
+  if (isNumber(test)) {
+    return test.part === 'attachments' ? (
+      <Yes test={test} yes="has any" no="has none" onChange={onChange} />
+    ) : (
+      <Choice
+        label="over or under"
+        value={test.how}
+        options={[
+          { value: 'over', text: 'over' },
+          { value: 'under', text: 'under' },
+        ]}
+        onChoose={(how) => onChange({ ...test, how })}
+      />
+    );
+  }
+  if (isTrait(test)) {
+    return <Yes test={test} yes="is any of" no="is none of" onChange={onChange} />;
+  }
+  return isAddress(test) ? (
+    <AddressHow test={test} onChange={onChange} />
+  ) : (
+    <WordsHows test={test} onChange={onChange} />
+  );
+}
+
+function AddressHow({ test, onChange }: { test: AddressTest; onChange: (test: Test) => void }) {
+  return (
+    <>
+      {test.part !== 'sender' && (
+        <Choice
+          label="which recipients"
+          value={test.part}
+          options={RECIPIENTS}
+          onChoose={(part) => onChange({ ...test, part })}
+        />
+      )}
+      <Yes test={test} yes="is" no="is not" onChange={onChange} />
+      <Choice
+        label="how"
+        value={test.how}
+        options={ADDRESS_HOWS}
+        onChoose={(how) => onChange({ ...test, how })}
+      />
+    </>
+  );
+}
+
+function WordsHows({ test, onChange }: { test: WordsTest; onChange: (test: Test) => void }) {
+  const [more, setMore] = useState(false);
+  const hows = more || !PLAIN_HOWS.includes(test.how) ? WORDS_HOWS : PLAIN_HOWS;
+  const options = hows.flatMap((how) => [
+    { value: how as string, text: HOWS[how][0] },
+    { value: `not ${how}`, text: HOWS[how][1] },
+  ]);
+  return (
+    <>
+      {test.part === 'field' && (
+        <input
+          aria-label="name of the field"
+          className="h-[24px] w-28 rounded border border-line2 bg-sheet px-1.5"
+          value={test.field}
+          onChange={(e) => onChange({ ...test, field: e.target.value.trim().toLowerCase() || 'x' })}
+        />
+      )}
+      {test.part in PARTS && (
+        <>
+          in
+          <Choice
+            label="where"
+            value={test.part as keyof typeof PARTS}
+            options={WORDS_PARTS.map((value) => ({ value, text: PARTS[value] }))}
+            onChoose={(part) => onChange({ ...test, part })}
+          />
+        </>
+      )}
+      <Choice
+        label="how"
+        value={test.not ? `not ${test.how}` : test.how}
+        options={[...options, ...(hows === PLAIN_HOWS ? [{ value: 'more', text: 'more exact …' }] : [])]}
+        onChoose={(chosen) => {
+          if (chosen === 'more') {
+            setMore(true);
+            return;
+          }
+          const not = chosen.startsWith('not ');
+          const how = (not ? chosen.slice(4) : chosen) as WordsHow;
+          onChange(withNot({ ...test, how }, not));
+        }}
+      />
+    </>
+  );
+}
+
+function withNot<T extends Test>(test: T, not: boolean): T {
+  const changed = { ...test };
+  delete changed.not;
+  return not ? { ...changed, not } : changed;
+}
+
+function Yes({
+  test,
+  yes,
+  no,
+  onChange,
+}: {
+  test: Test;
+  yes: string;
+  no: string;
+  onChange: (test: Test) => void;
+}) {
+  return (
+    <Choice
+      label="yes or no"
+      value={test.not ? 'no' : 'yes'}
+      options={[
+        { value: 'yes', text: yes },
+        { value: 'no', text: no },
+      ]}
+      onChoose={(chosen) => onChange(withNot(test, chosen === 'no'))}
+    />
+  );
+}

@@ -1,0 +1,42 @@
+import { SENDERS, STANDINGS, type TraitTest } from '../model';
+
+const WORDS: Record<string, string> = {
+  'written to me': 'written to me',
+  'to me alone': 'written to me alone',
+  conversation: 'answers something we sent',
+  person: 'a person',
+  'automatic reply': 'an automatic reply',
+  'automatic notice': 'an automatic notice',
+  list: 'a mailing list',
+  bulk: 'bulk mail',
+  bounce: 'a bounce or receipt',
+  calendar: 'a calendar',
+};
+
+/** The choices of a criterion that has a fixed set of them; at least one stays chosen. */
+export function TraitChips({ test, onChange }: { test: TraitTest; onChange: (test: TraitTest) => void }) {
+  const all = test.part === 'standing' ? STANDINGS : SENDERS;
+  const toggle = (value: string) => {
+    const values = test.values.includes(value)
+      ? test.values.filter((v) => v !== value)
+      : [...test.values, value];
+    if (values.length > 0) {
+      onChange({ ...test, values });
+    }
+  };
+  return (
+    <div className="mt-[7px] flex flex-wrap gap-1.5">
+      {all.map((value) => (
+        <button
+          key={value}
+          type="button"
+          aria-pressed={test.values.includes(value)}
+          className={`h-[26px] rounded px-2 ${test.values.includes(value) ? 'bg-moss-soft font-semibold' : 'bg-ground text-ink2'}`}
+          onClick={() => toggle(value)}
+        >
+          {WORDS[value]}
+        </button>
+      ))}
+    </div>
+  );
+}

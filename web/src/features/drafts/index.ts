@@ -1,0 +1,1 @@
+export { useBeginRule, useDrafts, useDropDraft, useKeepDraft, type Begun, type KeptDraft } from './queries';

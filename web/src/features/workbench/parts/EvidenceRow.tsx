@@ -1,0 +1,121 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { Schemas } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { shortDate } from '../../../lib/dates';
+import { count } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Glyph } from '../../../ui/glyphs';
+import { MarkedText } from '../../../ui/MarkedText';
+import type { Criterion } from '../../criteria';
+import type { Asked } from '../model';
+import { useExceptions } from '../queries';
+
+interface Props {
+  row: Schemas['EvidenceRow'];
+  asked: Asked;
+  order: number;
+  isPicked: boolean;
+  onOpen: () => void;
+  onLeaveOut: (criterion: Criterion) => void;
+}
+
+/** One message of the evidence: the words that matched, its whole fate, and for a picked one a way to leave it out. */
+export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }: Props) {
+  return (
+    <div className="flex h-[34px] border-b border-line bg-sheet hover:bg-ground">
+      <button
+        type="button"
+        onClick={onOpen}
+        className="grid min-w-0 grow grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)_minmax(110px,210px)] items-center gap-2 pl-3 text-left text-[13.5px]"
+      >
+        <span className="figures text-sm text-ink2">{shortDate(row.received)}</span>
+        <span className="truncate">
+          <bdi>
+            <MarkedText {...row.sender} />
+          </bdi>
+        </span>
+        <span className="truncate">
+          <bdi>
+            <MarkedText {...row.subject} />
+          </bdi>
+          {row.snippet && (
+            <span className="ml-2 text-ink2">
+              … <MarkedText {...row.snippet} />
+            </span>
+          )}
+        </span>
+        <span className="flex min-w-0 items-center gap-1.5 text-[12.5px] text-ink2">
+          {[...new Set(row.fate.map((f) => f.kind))].map((kind) => (
+            <Glyph key={kind} of={kind} />
+          ))}
+          <span className="truncate">{fateInWords(row.fate)}</span>
+        </span>
+      </button>
+      <span className="flex w-[84px] shrink-0 items-center justify-end pr-2">
+        {isPicked && <LeaveOut row={row} asked={asked} order={order} onLeaveOut={onLeaveOut} />}
+      </span>
+    </div>
+  );
+}
+
+/** "redirected, read, in Seeds (Seed exchange list)"; the rule in hand is not named. */
+function fateInWords(fate: Schemas['Fate'][]): string {
+  const short = fate.map((f) => {
+    const words = f.words
+      .replace(/ to \S+@.*$/, '')
+      .replace(/^marked /, '')
+      .replace(/^filed in /, 'in ');
+    return f.own ? words : `${words} (${f.rule})`;
+  });
+  return short.length === 0 ? 'stays in the inbox' : short.join(', ');
+}
+
+function LeaveOut({ row, asked, order, onLeaveOut }: Pick<Props, 'row' | 'asked' | 'order' | 'onLeaveOut'>) {
+  const [open, setOpen] = useState(false);
+  const found = useExceptions(asked, order, row.id, open);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger className="rounded px-1 text-[12.5px] text-moss hover:underline">
+        leave out …
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={4}
+          className="z-50 w-[380px] max-w-[94vw] rounded-md border border-line2 bg-sheet p-3 shadow-lg"
+        >
+          <p className="text-sm text-ink2">It doesn’t belong? Leave out mail</p>
+          {found.isPending && <p className="mt-1 text-sm">looking …</p>}
+          {found.isError && <p className="mt-1 text-sm text-clay">{problemText(found.error)}</p>}
+          {found.data?.exceptions.length === 0 && (
+            <p className="mt-1 text-sm">
+              Nothing tells it from what you want. Add an exception by hand under Leaves out.
+            </p>
+          )}
+          <ul className="mt-1 grid gap-1.5">
+            {found.data?.exceptions.map((one) => (
+              <li key={one.words} className="flex items-center gap-2">
+                <span className="min-w-0 grow text-sm">
+                  {one.words}
+                  <span className="figures block text-[12.5px] text-ink2">
+                    spares {count(one.spares)}, keeps {count(one.keeps)}
+                  </span>
+                </span>
+                <Button
+                  small
+                  onClick={() => {
+                    setOpen(false);
+                    onLeaveOut(one.criterion);
+                  }}
+                >
+                  leave out
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
