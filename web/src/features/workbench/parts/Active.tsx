@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Rule } from '../../rules';
 import { Choice } from '../../../ui/Choice';
 
@@ -15,6 +16,7 @@ interface Props {
 /** When a rule is active: by opening hours, and from day to day. */
 export function Active({ active, opening, onChange }: Props) {
   const now = active ?? ALWAYS;
+  const [dated, setDated] = useState(now.first !== undefined || now.last !== undefined);
   const set = (changed: Schedule) => {
     const plain = changed.hours === 'always' && !changed.first && !changed.last;
     onChange(plain ? undefined : changed);
@@ -38,8 +40,16 @@ export function Active({ active, opening, onChange }: Props) {
         onChoose={(hours) => set({ ...now, hours })}
       />
       {now.hours !== 'always' && <span title={opening.join(', ')}>({openingInBrief(opening)})</span>}
-      <Day label="from" value={now.first} onChange={(day) => setDay('first', day)} />
-      <Day label="until" value={now.last} onChange={(day) => setDay('last', day)} />
+      {dated ? (
+        <>
+          <Day label="from" value={now.first} onChange={(day) => setDay('first', day)} />
+          <Day label="until" value={now.last} onChange={(day) => setDay('last', day)} />
+        </>
+      ) : (
+        <button type="button" className="text-moss hover:underline" onClick={() => setDated(true)}>
+          from day to day …
+        </button>
+      )}
     </span>
   );
 }

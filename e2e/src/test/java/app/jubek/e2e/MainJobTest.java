@@ -63,6 +63,8 @@ class MainJobTest extends Journey {
         assertThat(gate.getByText("Fwd: Arrival 10:40, 31 guests")).isVisible();
 
         goTo("Incoming");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Messages"))
+                .click();
         assertThat(page.getByText("Cancelled: arrival 11:00")).isVisible();
         page.getByText("Cancelled: arrival 11:00").click();
         assertThat(page.getByText(

@@ -132,15 +132,11 @@ final class FromWords {
         List<String> said = new ArrayList<>();
         Optional<Integer> example = Optional.empty();
         for (int at = 0; at < past.size(); at++) {
-            Optional<String> here = texts(test, past.message(at).seen())
-                    .map(denied::matcher)
-                    .filter(Matcher::find)
-                    .map(Matcher::group)
-                    .findFirst();
-            boolean taken = here.isPresent()
-                    && rule.picksOut().holds(past.hits(at))
-                    && !rule.leavesOut().holds(past.hits(at));
-            if (taken) {
+            boolean taken =
+                    rule.picksOut().holds(past.hits(at)) && !rule.leavesOut().holds(past.hits(at));
+            Optional<String> here =
+                    taken ? denied(test, phrase, denied, past.message(at).seen()) : Optional.empty();
+            if (here.isPresent()) {
                 said.add(here.get());
                 example = Optional.of(at);
             }
@@ -158,6 +154,15 @@ final class FromWords {
                             "Leave out " + Words.quoted(words),
                             Books.with(book, rule, r -> Books.leaving(r, withException(r.leavesOut(), exception)))))));
         }
+    }
+
+    private Optional<String> denied(TextTest test, String phrase, Pattern denied, InHand message) {
+        return texts(test, message)
+                .filter(text -> text.contains(phrase))
+                .map(denied::matcher)
+                .filter(Matcher::find)
+                .map(Matcher::group)
+                .findFirst();
     }
 
     private static Criterion withException(Criterion leavesOut, Criterion exception) {

@@ -88,7 +88,7 @@ public record Start(List<True> kept, List<True> also) {
         int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.reach());
         double own = (double) together / phrase.reach();
         int words = phrase.value().split(" ").length;
-        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
+        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.25 * (Math.min(words, 3) - 1));
     }
 
     /** The next best phrases, none of which lies within another or one that is kept. */

@@ -1,0 +1,115 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+
+/** What people do first: see what keeps coming, gather messages, leave some out, try, and put in order. */
+class FromMailToRuleTest extends Journey {
+    private void open(String view) {
+        goTo("Incoming");
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(view)).click();
+    }
+
+    private void search(String words) {
+        page.getByLabel("Words in subject or text").fill(words);
+        assertThat(page.getByText(" of the last 90 days")).containsText(" of ");
+        page.waitForTimeout(600);
+    }
+
+    private Locator row(String subject) {
+        return page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(subject))
+                .first();
+    }
+
+    private int counter(String name) {
+        page.waitForTimeout(500);
+        return Integer.parseInt(
+                page.locator("[data-counter=" + name + "]").innerText().replace(",", ""));
+    }
+
+    @Test
+    void whatKeepsComingIsSeenAndBecomesARuleThatTakesIt() {
+        open("Kinds");
+        Locator kind = row("Lost: a");
+        kind.getByText("Start a rule").click();
+        assertThat(page.getByText("What tells them apart")).isVisible();
+        button("Go on with this").first().click();
+        assertThat(page.getByText("your example: picked")).isVisible();
+        assertThat(counter("PICKED")).isGreaterThan(100);
+    }
+
+    @Test
+    void messagesAreGatheredOverSearchesAndReloadAndToldApart() {
+        open("Messages");
+        search("rota meeting");
+        row("rota meeting").getByText("belongs").click();
+        search("Can't make");
+        row("Can't make").getByText("doesn’t").click();
+        page.reload();
+        Locator basket = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Basket"));
+        assertThat(basket).containsText("1 message that belongs, 1 that doesn’t");
+        basket.getByText("Start a rule from it").click();
+        assertThat(page.getByText("takes 1 of the 1, and none of the 1 that don’t belong")
+                        .first())
+                .isVisible();
+        button("close").click();
+        basket.getByText("empty it").click();
+        assertThat(basket).hasCount(0);
+    }
+
+    @Test
+    void aRuleFromOneMessageIsCorrectedByAnExceptionTriedAndKeptAsADraft() {
+        open("Messages");
+        search("price list for teachers");
+        row("Price list for teachers").getByRole(AriaRole.BUTTON).first().click();
+        button("Start a rule").click();
+        assertThat(page.getByText("your example:")).isVisible();
+        String at = page.url();
+        page.getByLabel("Name of the rule").fill("Visits by schools");
+        int before = counter("PICKED");
+        page.getByText("leave out …").first().click();
+        page.getByText("leave out", new Page.GetByTextOptions().setExact(true))
+                .first()
+                .click();
+        assertThat(page.locator("[data-counter=LEFT_OUT]")).not().hasText("0");
+        assertThat(counter("PICKED")).isLessThan(before);
+
+        button("try a made-up message …").click();
+        page.getByLabel("subject", new Page.GetByLabelOptions().setExact(true)).fill("something quite different");
+        assertThat(page.getByText("Not picked", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+
+        page.waitForTimeout(1_200);
+        Page other = anotherTab(at.substring(at.indexOf("/rules/")));
+        assertThat(other.getByLabel("Name of the rule")).hasValue("Visits by schools");
+        other.close();
+    }
+
+    @Test
+    void aFindingHasARemedyAndHistoryLeadsBack() {
+        goTo("Rules");
+        Locator course = page.getByRole(AriaRole.GRID);
+        course.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Seed exchange list"))
+                .click();
+        button("Copy").click();
+        Locator copy = course.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Seed exchange list, copy"));
+        copy.click();
+        copy.press("Space");
+        assertThat(copy).containsText("worth a look");
+        Locator findings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings"));
+        assertThat(findings).containsText("picks out and does the same as “Seed exchange list”");
+        findings.getByText("Remove this one").click();
+        assertThat(copy).hasCount(0);
+        button("History").click();
+        assertThat(page.getByText("“Seed exchange list, copy” is removed.")).isVisible();
+        button("close").click();
+    }
+}
