@@ -87,5 +87,5 @@ export function openingInBrief(opening: string[]): string {
   }
   const short = (day: string) => day.charAt(0) + day.slice(1, 3).toLowerCase();
   const days = first === last ? short(first[0]) : `${short(first[0])}–${short(last[0])}`;
-  return `${days} ${first[1].replace('-', '–').replace(/\b0/g, '')}`;
+  return `${days} ${first[1].replace('-', '–').replace(/\b0(?=\d:)/g, '')}`;
 }

@@ -99,7 +99,7 @@ function Decided({ view, own }: { view: Schemas['ExplainView']; own: string | un
       {mine && (
         <p>
           <b className={mine.picked ? 'text-moss' : ''}>{mine.picked ? 'Picked' : 'Not picked'}</b>
-          <span className="text-ink2">: {mine.words}.</span>
+          <span className="text-ink2">{mine.words.replace(/^(not )?picked/, '')}.</span>
         </p>
       )}
       {others.length > 0 && (

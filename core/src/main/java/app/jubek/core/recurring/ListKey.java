@@ -52,9 +52,12 @@ final class ListKey {
     }
 
     private static Optional<String> failures(ReadMessage message) {
-        Stream<MailAddress> senders =
-                Stream.concat(message.in(Role.SENDER).stream(), message.returnPath().address().stream());
-        return senders.flatMap(address -> {
+        Stream<MailAddress> to = Stream.of(
+                        message.in(Role.SENDER),
+                        message.returnPath().address().stream().toList(),
+                        message.addressesIn("Errors-To"))
+                .flatMap(List::stream);
+        return to.flatMap(address -> {
                     Matcher bounces = BOUNCES.matcher(address.local().toLowerCase(Locale.ROOT));
                     return bounces.matches()
                             ? Stream.of((bounces.group(1) == null ? bounces.group(2) : bounces.group(1)) + "@"

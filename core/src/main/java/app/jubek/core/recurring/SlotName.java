@@ -21,6 +21,9 @@ final class SlotName {
     }
 
     private static String of(String example) {
+        if (example.equalsIgnoreCase("may")) {
+            return "day"; // the month, as it is looked at only where it varies
+        }
         if (TIME.matcher(example).matches()) {
             return "time";
         }

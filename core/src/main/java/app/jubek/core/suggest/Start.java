@@ -1,5 +1,6 @@
 package app.jubek.core.suggest;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
@@ -40,7 +41,8 @@ public record Start(List<True> kept, List<True> also) {
     public static Start of(Corpus.View past, int place, OwnSide own) {
         List<Candidate> candidates = new Candidates(past, own).of(List.of(place));
         Optional<Candidate> who = who(past, candidates);
-        Optional<Candidate> words = words(candidates, who);
+        Optional<Candidate> words =
+                who.filter(w -> isOfList(w, own)).isPresent() ? Optional.empty() : words(candidates, who);
         List<Candidate> kept = new ArrayList<>();
         who.filter(w -> w.reach() > 1 || words.isEmpty()).ifPresent(kept::add);
         words.ifPresent(kept::add);
@@ -50,6 +52,11 @@ public record Start(List<True> kept, List<True> also) {
                 .forEach(also::add);
         also.addAll(furtherPhrases(candidates, kept));
         return new Start(trues(kept), trues(also));
+    }
+
+    /** A list's address says enough by itself; an own alias does not. */
+    private static boolean isOfList(Candidate who, OwnSide own) {
+        return who.where() == Where.RECIPIENT && !own.isInside(MailAddress.of(who.value()));
     }
 
     private static Optional<Candidate> who(Corpus.View past, List<Candidate> candidates) {
@@ -88,7 +95,7 @@ public record Start(List<True> kept, List<True> also) {
         int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.reach());
         double own = (double) together / phrase.reach();
         int words = phrase.value().split(" ").length;
-        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.25 * (Math.min(words, 3) - 1));
+        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
     }
 
     /** The next best phrases, none of which lies within another or one that is kept. */

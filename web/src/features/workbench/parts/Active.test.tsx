@@ -1,0 +1,27 @@
+import '@testing-library/jest-dom/vitest';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { Active, openingInBrief } from './Active';
+
+afterEach(cleanup);
+
+const WEEKDAYS = ['MONDAY', 'TUESDAY', 'FRIDAY'].map((day) => `${day} 09:00-17:00`);
+
+test('opening hours that are alike every day are one short line', () => {
+  expect(openingInBrief(WEEKDAYS)).toBe('Mon–Fri 9:00–17:00');
+  expect(openingInBrief([...WEEKDAYS, 'SATURDAY 10:00-13:00'])).toBe('4 spans a week');
+});
+
+test('a rule is active always until days are given, and always again without them', () => {
+  const onChange = vi.fn();
+  const { rerender } = render(<Active active={undefined} opening={WEEKDAYS} onChange={onChange} />);
+  expect(screen.queryByLabelText('from')).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'from day to day …' }));
+  fireEvent.change(screen.getByLabelText('from'), { target: { value: '2026-12-01' } });
+  expect(onChange).toHaveBeenLastCalledWith({ hours: 'always', first: '2026-12-01' });
+  rerender(
+    <Active active={{ hours: 'always', first: '2026-12-01' }} opening={WEEKDAYS} onChange={onChange} />,
+  );
+  fireEvent.change(screen.getByLabelText('from'), { target: { value: '' } });
+  expect(onChange).toHaveBeenLastCalledWith(undefined);
+});
