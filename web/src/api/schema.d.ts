@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/completions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["completions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/course": {
         parameters: {
             query?: never;
@@ -222,6 +238,22 @@ export interface paths {
         get: operations["waiting"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rehearsal"];
         delete?: never;
         options?: never;
         head?: never;
@@ -443,9 +475,22 @@ export interface components {
             /** Format: int32 */
             messages: number;
         };
+        ChangeView: {
+            after: string[];
+            before: string[];
+            message: components["schemas"]["Line"];
+        };
         ClockMove: {
             /** Format: int64 */
             offsetSeconds: number;
+        };
+        Completion: {
+            /** Format: int32 */
+            messages: number;
+            value: string;
+        };
+        CompletionsView: {
+            completions: components["schemas"]["Completion"][];
         };
         CopyStep: {
             /** @enum {string} */
@@ -874,6 +919,18 @@ export interface components {
             leaves?: boolean;
             to: string[];
         };
+        RehearsalAsked: {
+            /** Format: int32 */
+            days: number;
+            document: components["schemas"]["RuleBook"];
+        };
+        RehearsalView: {
+            /** Format: int32 */
+            changed: number;
+            examples: components["schemas"]["ChangeView"][];
+            /** Format: int32 */
+            window: number;
+        };
         RemedyView: {
             document: components["schemas"]["RuleBook"];
             words: string;
@@ -1112,6 +1169,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MailboxView"];
+                };
+            };
+        };
+    };
+    completions: {
+        parameters: {
+            query?: {
+                of?: "SENDER" | "RECIPIENT" | "WORDS";
+                typed?: string;
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CompletionsView"];
                 };
             };
         };
@@ -1447,6 +1530,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Waiting"];
+                };
+            };
+        };
+    };
+    rehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsalAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RehearsalView"];
                 };
             };
         };

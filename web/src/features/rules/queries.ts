@@ -40,6 +40,21 @@ export function useHistory(open: boolean) {
   });
 }
 
+/** Which past mail would change hands with other rules; nothing is saved. */
+export function useRehearsal() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useMutation({
+    mutationFn: (document: Schemas['RuleBook']) =>
+      taken(
+        api.POST('/api/mailboxes/{mailbox}/rehearsal', {
+          params: { path: { mailbox } },
+          body: { document, days },
+        }),
+      ),
+  });
+}
+
 export function useSaveRuleBook() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();

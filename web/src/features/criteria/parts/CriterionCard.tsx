@@ -15,6 +15,7 @@ import {
   type Test,
   type ValuedTest,
 } from '../model';
+import type { CompletionOf } from '../queries';
 import { How } from './How';
 import { NumberValue } from './NumberValue';
 import { TraitChips } from './TraitChips';
@@ -112,12 +113,21 @@ function Values({
       figures={figures?.values}
       typing={item.typing}
       isWords={!isAddress(test)}
+      {...(completes(test) ? { completes: completes(test) } : {})}
       hint={hint(test)}
       onTyping={(typing) => onChange({ ...item, typing })}
       onAdd={(more) => set(added(test, more))}
       onRemove={(gone) => set({ ...test, values: test.values.filter((_, i) => !gone.includes(i)) })}
     />
   );
+}
+
+/** Addresses and words of subjects are completed from past mail. */
+function completes(test: ValuedTest): CompletionOf | undefined {
+  if (isAddress(test)) {
+    return test.part === 'sender' ? 'SENDER' : 'RECIPIENT';
+  }
+  return kindOf(test) === 'words' ? 'WORDS' : undefined;
 }
 
 function hint(test: ValuedTest): string {

@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import type { Schemas } from '../../../api/client';
 import { count } from '../../../lib/numbers';
 import { pastedValues } from '../model';
+import type { CompletionOf } from '../queries';
+import { Completed } from './Completed';
 
 interface Props {
   label: string;
@@ -10,6 +12,8 @@ interface Props {
   figures?: Schemas['ValueFigures'][];
   typing: string;
   isWords: boolean;
+  /** What past mail completes; nothing when left out. */
+  completes?: CompletionOf;
   hint: string;
   onTyping: (text: string) => void;
   onAdd: (values: string[]) => void;
@@ -20,6 +24,7 @@ interface Props {
 export function ValueChips(props: Props) {
   const { values, figures, typing } = props;
   const [spoken, setSpoken] = useState('');
+  const list = useId();
   const commit = () => {
     if (typing.trim() !== '') {
       props.onAdd([typing.trim()]);
@@ -57,6 +62,8 @@ export function ValueChips(props: Props) {
         })}
         <input
           aria-label={props.label}
+          list={props.completes ? list : undefined}
+          autoComplete="off"
           value={typing}
           placeholder={props.hint}
           className="h-[26px] min-w-40 grow rounded border border-dashed border-line2 bg-transparent px-2"
@@ -80,6 +87,7 @@ export function ValueChips(props: Props) {
           }}
         />
       </div>
+      {props.completes && <Completed id={list} of={props.completes} typed={typing} />}
       {covered > 0 && (
         <button
           type="button"

@@ -19,6 +19,7 @@ const rule = (id: string, more = {}) => ({
 
 let saved: { baseVersion: number; document: { rules: { id: string; on: boolean }[] } }[] = [];
 let line: DoneLine | undefined;
+let changed = 0;
 let rules: ReturnType<typeof rule>[] = [];
 
 function answer(body: unknown, status = 200) {
@@ -29,10 +30,16 @@ function answer(body: unknown, status = 200) {
 
 beforeEach(() => {
   saved = [];
+  changed = 0;
   rules = [rule('alarms'), rule('schools', { on: false })];
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.url.endsWith('/course')) {
       return answer({ window: 100, rules: [{ rule: 'alarms', picked: 12 }], inInbox: 88 });
+    }
+    if (request.url.endsWith('/rehearsal')) {
+      const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };
+      const examples = changed > 0 ? [{ message, before: ['alarms'], after: ['schools', 'alarms'] }] : [];
+      return answer({ window: 100, changed, examples });
     }
     if (request.method === 'PUT') {
       const saving = await request.json();
@@ -92,6 +99,19 @@ test('Alt+Down moves a rule, says so, and can be taken back', async () => {
   await waitFor(() => expect(saved).toHaveLength(2));
   expect(saved[1]).toMatchObject({ baseVersion: 5 });
   expect(saved[1]?.document.rules.map((r) => r.id)).toEqual(['alarms', 'schools']);
+});
+
+test('a move that makes mail change hands is shown before it is saved', async () => {
+  changed = 12;
+  const row = await course();
+  fireEvent.keyDown(row, { key: 'ArrowDown', altKey: true });
+  expect(
+    await screen.findByText(/12 messages of the 100 in the window would change hands/),
+  ).toBeInTheDocument();
+  expect(screen.getByText('“alarms” → “schools”, then “alarms”')).toBeInTheDocument();
+  expect(saved).toHaveLength(0);
+  fireEvent.click(screen.getByRole('button', { name: 'Save this order' }));
+  await waitFor(() => expect(saved[0]?.document.rules.map((r) => r.id)).toEqual(['schools', 'alarms']));
 });
 
 test('removing asks first', async () => {

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
@@ -7,17 +8,27 @@ import { TextField } from '../../../ui/Field';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
 import { copied, moved, stream, switched, withRules, type Rule, type RuleBook } from '../model';
-import { useCourseFigures, useReview, useRuleBook, useSaveRuleBook } from '../queries';
+import { useCourseFigures, useRehearsal, useReview, useRuleBook, useSaveRuleBook } from '../queries';
 import { CourseRow } from './CourseRow';
 import { History } from './History';
+import { MovePreview } from './MovePreview';
 import { RuleAside } from './RuleAside';
 import { Stream } from './Stream';
+
+/** A move that would make mail change hands, before it is saved. */
+interface Asked {
+  what: string;
+  preview: Schemas['RehearsalView'];
+  go: () => void;
+}
 
 export function Course() {
   const book = useRuleBook();
   const figures = useCourseFigures();
   const review = useReview();
+  const rehearsal = useRehearsal();
   const saving = useSaveRuleBook();
+  const [asked, setAsked] = useState<Asked>();
   const navigate = useNavigate();
   const done = useDone();
   const [selected, setSelected] = useState<string>();
@@ -68,9 +79,16 @@ export function Course() {
     if (to < 0 || to >= rules.length) {
       return;
     }
-    save(moved(rules, from, to), `“${rule.name}” is now order ${to + 1}.`);
-    setSpoken(`${rule.name}, order ${to + 1} of ${rules.length}`);
-    requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>('[role=row]')[to]?.focus());
+    const order = moved(rules, from, to);
+    const go = () => {
+      save(order, `“${rule.name}” is now order ${to + 1}.`);
+      setSpoken(`${rule.name}, order ${to + 1} of ${rules.length}`);
+      requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>('[role=row]')[to]?.focus());
+    };
+    rehearsal.mutate(withRules(document, order), {
+      onSuccess: (preview) =>
+        preview.changed === 0 ? go() : setAsked({ what: `“${rule.name}” as order ${to + 1}?`, preview, go }),
+    });
   };
   const dropped = (id: string, at: Rule) => {
     const rule = rules.find((one) => one.id === id);
@@ -105,6 +123,7 @@ export function Course() {
           </Button>
         </div>
         <div className="mx-4 mb-2 grid gap-2">
+          {rehearsal.isError && <Trouble text={problemText(rehearsal.error)} />}
           {saving.isError && <Trouble text={problemText(saving.error)} onRetry={() => void book.refetch()} />}
           {figures.isError && (
             <Trouble text={problemText(figures.error)} onRetry={() => void figures.refetch()} />
@@ -162,6 +181,15 @@ export function Course() {
           </div>
         )}
       </section>
+      <MovePreview
+        what={asked?.what ?? ''}
+        preview={asked?.preview}
+        onNo={() => setAsked(undefined)}
+        onYes={() => {
+          asked?.go();
+          setAsked(undefined);
+        }}
+      />
       <History
         open={history}
         onClose={() => setHistory(false)}

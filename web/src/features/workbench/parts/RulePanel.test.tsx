@@ -1,4 +1,5 @@
 import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, test } from 'vitest';
@@ -32,24 +33,27 @@ const evidence: Evidence = {
   readBack: 'Mail with “visit” in the subject is filed in Seeds.',
 };
 
+const queries = new QueryClient();
 const changes: Draft[] = [];
 const latest = () => changes.at(-1);
 
 function Panel({ begin, faults = [] }: { begin: Draft; faults?: { path: string; message: string }[] }) {
   const [draft, setDraft] = useState(begin);
   return (
-    <RulePanel
-      draft={draft}
-      asked={ask(draft)}
-      evidence={evidence}
-      faults={faults}
-      mailbox={mailbox}
-      rules={3}
-      onChange={(changed) => {
-        changes.push(changed);
-        setDraft(changed);
-      }}
-    />
+    <QueryClientProvider client={queries}>
+      <RulePanel
+        draft={draft}
+        asked={ask(draft)}
+        evidence={evidence}
+        faults={faults}
+        mailbox={mailbox}
+        rules={3}
+        onChange={(changed) => {
+          changes.push(changed);
+          setDraft(changed);
+        }}
+      />
+    </QueryClientProvider>
   );
 }
 

@@ -92,6 +92,22 @@ class FromMailToRuleTest extends Journey {
     }
 
     @Test
+    void anOrderThatMakesMailChangeHandsIsShownBeforeItIsSaved() {
+        goTo("Rules");
+        Locator tropics = page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Visits to the tropics house"));
+        String before = tropics.getAttribute("aria-label");
+        tropics.dragTo(page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("School visits to the education desk")));
+        assertThat(page.getByText("in the window would change hands")).isVisible();
+        assertThat(tropics).hasAttribute("aria-label", before);
+        button("Save this order").click();
+        assertThat(tropics).not().hasAttribute("aria-label", before);
+        button("take back").click();
+        assertThat(tropics).hasAttribute("aria-label", before);
+    }
+
+    @Test
     void aFindingHasARemedyAndHistoryLeadsBack() {
         goTo("Rules");
         Locator course = page.getByRole(AriaRole.GRID);

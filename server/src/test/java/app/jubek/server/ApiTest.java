@@ -46,18 +46,20 @@ class ApiTest extends ServerTest {
                 String filled = path.replace("{mailbox}", mailbox.toString())
                         .replace("{id}", "1")
                         .replace("{step}", UUID.randomUUID().toString())
-                        .replace("{act}", "DROP");
+                        .replace("{act}", "DROP")
+                        .replace("{rule}", "x");
                 routes.add(new String[] {method.toUpperCase(), filled, path});
             }
         }
         return routes;
     }
 
-    private static String body(String path) {
-        return path.endsWith("/evidence")
-                ? "{\"rule\":" + RULE.formatted("x", FILE, true)
-                        + ",\"order\":0,\"days\":90,\"counter\":\"PICKED\",\"offset\":0,\"limit\":1}"
-                : "{\"baseVersion\":0,\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[]}}";
+    /** All that any route asks for. */
+    private static String body() {
+        return "{\"rule\":" + RULE.formatted("x", FILE, true)
+                + ",\"order\":0,\"days\":90,\"counter\":\"PICKED\",\"offset\":0,\"limit\":1,\"message\":1,"
+                + "\"words\":\"\",\"criteria\":[],\"wanted\":[1],\"unwanted\":[],\"baseVersion\":0,"
+                + "\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[]}}";
     }
 
     @Test
@@ -73,12 +75,11 @@ class ApiTest extends ServerTest {
                 routes().stream().filter(r -> r[2].contains("{mailbox}")).toList();
         assertThat(guarded).hasSizeGreaterThan(8);
         for (String[] route : guarded) {
-            assertThat(stranger.send(route[0], route[1], body(route[2]), "application/json")
+            assertThat(stranger.send(route[0], route[1], body(), "application/json")
                             .statusCode())
                     .as(route[0] + route[2])
                     .isEqualTo(401);
-            assertThat(noor.send(route[0], route[1], body(route[2]), "application/json")
-                            .statusCode())
+            assertThat(noor.send(route[0], route[1], body(), "application/json").statusCode())
                     .as(route[0] + route[2])
                     .isEqualTo(404);
         }

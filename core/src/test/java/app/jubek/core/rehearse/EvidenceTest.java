@@ -134,6 +134,26 @@ class EvidenceTest {
     }
 
     @Test
+    void anotherOrderSaysWhichMailChangesHands() {
+        mail("a@school.example", "visit");
+        mail("b@school.example", "visit, price list");
+        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.ENDS_HERE);
+        Rule prices = rule("prices", subject("price list"), new Nothing(), Ending.ENDS_HERE);
+        Rule silent = rule("silent", subject("no such words"), new Nothing(), Ending.ENDS_HERE);
+        RuleBook before = RuleBook.of(List.of(visits, prices, silent));
+        List<ChangesHands.Change> changes = ChangesHands.between(
+                        before, RuleBook.of(List.of(prices, visits, silent)), corpus.since(BEGIN))
+                .changes();
+        assertThat(changes).singleElement().satisfies(change -> {
+            assertThat(change.before()).containsExactly(visits);
+            assertThat(change.after()).containsExactly(prices);
+        });
+        assertThat(ChangesHands.between(before, RuleBook.of(List.of(silent, visits, prices)), corpus.since(BEGIN))
+                        .changes())
+                .isEmpty();
+    }
+
+    @Test
     void messagesThatComeInAreSeenByTheNextQuestionNewestFirst() {
         mail("a@school.example", "visit one");
         Rule rule = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);

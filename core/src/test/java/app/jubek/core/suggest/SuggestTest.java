@@ -93,6 +93,20 @@ class SuggestTest {
     }
 
     @Test
+    void whatIsTypedIsCompletedFromRealMailWithItsCounts() {
+        otherMail();
+        mail("anna@school.example", "Guided visit for 20 pupils");
+        mail("bo@school.example", "Two guided visits");
+        assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.SENDER, "scho", Mails.VISITS))
+                .startsWith(new Completions.Completion("school.example", 2));
+        assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.WORDS, "GUID", Mails.VISITS))
+                .extracting(Completions.Completion::value)
+                .containsExactly("Guided", "Guided visit");
+        assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.WORDS, "isit", Mails.VISITS))
+                .isEmpty();
+    }
+
+    @Test
     void anExceptionSparesLittleMoreThanTheMessageItIsFor() {
         List<Integer> picked = new java.util.ArrayList<>();
         for (int i = 0; i < 10; i++) {

@@ -80,8 +80,8 @@ public class EvidenceController {
     @PostMapping("/api/mailboxes/{mailbox}/evidence")
     EvidenceView evidence(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody EvidenceAsked asked) {
-        Rule rule = RuleBookJson.readRule(asked.rule());
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
+        Rule rule = RuleBookJson.readRule(asked.rule());
         Evidence evidence = Evidence.of(
                 window.withRule(rule, asked.order()),
                 rule.id(),

@@ -8,6 +8,7 @@ import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.Standing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.suggest.Addition;
+import app.jubek.core.suggest.Completions;
 import app.jubek.core.suggest.Exceptions;
 import app.jubek.core.suggest.Proposal;
 import app.jubek.core.suggest.Start;
@@ -92,6 +93,21 @@ class SuggestController {
                 .toList();
     }
 
+    record CompletionsView(List<Completions.Completion> completions) {}
+
+    /** Real addresses and phrases for what is being typed. */
+    @GetMapping("/api/mailboxes/{mailbox}/completions")
+    CompletionsView completions(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID mailbox,
+            @RequestParam(defaultValue = "WORDS") Completions.Of of,
+            @RequestParam(defaultValue = "") String typed,
+            @RequestParam(defaultValue = "90") int days) {
+        PastMail.Window window = pastMail.window(who, mailbox, days);
+        return new CompletionsView(
+                Completions.of(window.past(), of, typed, window.mailbox().own()));
+    }
+
     record StartView(List<TrueView> kept, List<TrueView> also, List<AdditionView> additions) {}
 
     record TrueView(
@@ -168,8 +184,8 @@ class SuggestController {
     @PostMapping("/api/mailboxes/{mailbox}/evidence/exceptions")
     ExceptionsView exceptions(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody ExceptionAsked asked) {
-        Rule rule = RuleBookJson.readRule(asked.rule());
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
+        Rule rule = RuleBookJson.readRule(asked.rule());
         Evidence evidence = Evidence.of(
                 window.withRule(rule, asked.order()),
                 rule.id(),

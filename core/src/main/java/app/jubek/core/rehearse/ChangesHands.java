@@ -1,0 +1,70 @@
+package app.jubek.core.rehearse;
+
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.decide.Course;
+import app.jubek.core.decide.Trace;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.StepKind;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Past messages that other rules would act on, or that another rule would answer, if one book took the place of another.
+ *
+ * @param changes the newest message first
+ */
+public record ChangesHands(List<Change> changes) {
+    public ChangesHands {
+        changes = List.copyOf(changes);
+    }
+
+    /**
+     * @param at the message's place in the window
+     * @param before the rules that act on it now, in order
+     * @param after and those that would
+     */
+    public record Change(int at, List<Rule> before, List<Rule> after) {}
+
+    public static ChangesHands between(RuleBook before, RuleBook after, Corpus.View past) {
+        Course now = new Course(before);
+        Course then = new Course(after);
+        List<Change> changes = new ArrayList<>();
+        for (int at = past.size() - 1; at >= 0; at--) {
+            List<Rule> does = picked(now.run(past.hits(at)));
+            List<Rule> would = picked(then.run(past.hits(at)));
+            if (!ids(does).equals(ids(would)) || !answers(does).equals(answers(would))) {
+                changes.add(new Change(at, does, would));
+            }
+        }
+        return new ChangesHands(changes);
+    }
+
+    private static List<Rule> picked(Trace trace) {
+        List<Rule> picked = new ArrayList<>();
+        for (int i = 0; i < trace.size(); i++) {
+            if (trace.isPicked(i)) {
+                picked.add(trace.get(i).rule());
+            }
+        }
+        return picked;
+    }
+
+    private static Set<RuleId> ids(List<Rule> rules) {
+        Set<RuleId> ids = new HashSet<>();
+        rules.forEach(rule -> ids.add(rule.id()));
+        return ids;
+    }
+
+    /** Of several rules that answer only the first does. */
+    private static Optional<RuleId> answers(List<Rule> rules) {
+        return rules.stream()
+                .filter(rule -> rule.steps().stream().anyMatch(step -> step.kind() == StepKind.REPLY))
+                .findFirst()
+                .map(Rule::id);
+    }
+}
