@@ -461,6 +461,12 @@ export interface components {
         AllOf: {
             all: components["schemas"]["Criterion"][];
         };
+        AllOrAnyView: {
+            all?: components["schemas"]["Line"];
+            /** Format: int32 */
+            criterion: number;
+            one?: components["schemas"]["Line"];
+        };
         AnyOf: {
             any: components["schemas"]["Criterion"][];
         };
@@ -594,6 +600,7 @@ export interface components {
             subject: components["schemas"]["Marked"];
         };
         EvidenceView: {
+            allOrAny?: components["schemas"]["AllOrAnyView"];
             counts: components["schemas"]["Counts"];
             difference?: components["schemas"]["Difference"];
             example?: components["schemas"]["Example"];

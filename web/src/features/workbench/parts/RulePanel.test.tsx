@@ -37,14 +37,20 @@ const queries = new QueryClient();
 const changes: Draft[] = [];
 const latest = () => changes.at(-1);
 
-function Panel({ begin, faults = [] }: { begin: Draft; faults?: { path: string; message: string }[] }) {
+interface PanelProps {
+  begin: Draft;
+  faults?: { path: string; message: string }[];
+  more?: Partial<Evidence>;
+}
+
+function Panel({ begin, faults = [], more = {} }: PanelProps) {
   const [draft, setDraft] = useState(begin);
   return (
     <QueryClientProvider client={queries}>
       <RulePanel
         draft={draft}
         asked={ask(draft)}
-        evidence={evidence}
+        evidence={{ ...evidence, ...more }}
         faults={faults}
         mailbox={mailbox}
         rules={3}
@@ -134,4 +140,17 @@ test('an address typed where a domain was expected turns the test into one of ad
     how: 'is',
     values: ['office@birkhall-school.example'],
   });
+});
+
+test('all and any are put in words with two real messages', () => {
+  const line = (id: number, subject: string) => ({
+    id,
+    received: '2026-03-20T10:00:00Z',
+    sender: 'Anna',
+    subject,
+  });
+  const found = { all: line(1, 'Guided visit'), one: line(2, 'Term dates'), criterion: 1 };
+  const two = [...draft().picksOut, item({ part: 'sender', how: 'at domain', values: ['x.example'] })];
+  render(<Panel begin={draft({ picksOut: two })} more={{ allOrAny: found }} />);
+  expect(screen.getByText(/only the second, so it is not picked/)).toBeInTheDocument();
 });

@@ -10,6 +10,7 @@ import { CriterionCard, emptyTest, item, type Criterion, type Item } from '../..
 import { presetEnding, type Asked, type Draft, type Step } from '../model';
 import type { Evidence } from '../queries';
 import { Active } from './Active';
+import { AllOrAny } from './AllOrAny';
 import { EveryMessage } from './EveryMessage';
 import { Part } from './Part';
 import { StepCard } from './StepCard';
@@ -89,6 +90,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                 ]}
                 onChoose={(how) => onChange({ ...draft, how })}
               />
+              <AllOrAny how={draft.how} found={evidence?.allOrAny} />
             </div>
           )}
           <Items

@@ -134,6 +134,18 @@ class EvidenceTest {
     }
 
     @Test
+    void allAndAnyAreShownOnTheNewestMailThatMeetsEveryCriterionOrOne() {
+        mail("a@school.example", "guided visit");
+        mail("b@school.example", "term dates");
+        mail("c@elsewhere.example", "something");
+        Criterion both = new Group(Group.How.ALL, List.of(subject("visit"), at("school.example")));
+        AllOrAny shown = AllOrAny.of(both, corpus.since(BEGIN)).orElseThrow();
+        assertThat(shown.all()).contains(0);
+        assertThat(shown.one()).contains(new AllOrAny.One(1, 1));
+        assertThat(AllOrAny.of(subject("visit"), corpus.since(BEGIN))).isEmpty();
+    }
+
+    @Test
     void anotherOrderSaysWhichMailChangesHands() {
         mail("a@school.example", "visit");
         mail("b@school.example", "visit, price list");

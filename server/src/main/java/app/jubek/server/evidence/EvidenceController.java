@@ -1,5 +1,6 @@
 package app.jubek.server.evidence;
 
+import app.jubek.core.rehearse.AllOrAny;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.CourseReach;
 import app.jubek.core.rehearse.CriterionFigures;
@@ -53,6 +54,13 @@ public class EvidenceController {
     record Counts(int picked, int leftOut, int takenEarlier, int alsoLater, int nearMiss, int outsideItsHours) {}
 
     /**
+     * What all and any mean, on real mail.
+     *
+     * @param criterion which one the second message meets, from 0
+     */
+    record AllOrAnyView(Optional<PastMail.Line> all, Optional<PastMail.Line> one, int criterion) {}
+
+    /**
      * What changes against the rule as it is live.
      *
      * @param more messages that would be picked and are not now
@@ -75,6 +83,7 @@ public class EvidenceController {
             int rowsInAll,
             Optional<Example> example,
             Optional<Difference> difference,
+            Optional<AllOrAnyView> allOrAny,
             String readBack) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/evidence")
@@ -97,7 +106,16 @@ public class EvidenceController {
                 evidence.count(asked.counter()),
                 example(evidence, window, asked.example()),
                 difference(evidence, rule, window),
+                allOrAny(rule, window),
                 rule.inWords());
+    }
+
+    private static Optional<AllOrAnyView> allOrAny(Rule rule, PastMail.Window window) {
+        return AllOrAny.of(rule.picksOut(), window.past())
+                .map(found -> new AllOrAnyView(
+                        found.all().map(at -> PastMail.Line.of(window.past().message(at))),
+                        found.one().map(one -> PastMail.Line.of(window.past().message(one.at()))),
+                        found.one().map(AllOrAny.One::criterion).orElse(0)));
     }
 
     private static Optional<Difference> difference(Evidence draft, Rule rule, PastMail.Window window) {
