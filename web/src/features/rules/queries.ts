@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, taken, type Schemas } from '../../api/client';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
@@ -10,20 +10,27 @@ export function useRuleBook() {
   });
 }
 
-export function useCourseFigures() {
+/**
+ * @param version of the rules they are for, so that an answer under way for an earlier one is not taken for theirs
+ */
+export function useCourseFigures(version: number | undefined) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['course', mailbox],
+    queryKey: ['course', mailbox, version],
+    enabled: version !== undefined,
+    placeholderData: keepPreviousData,
     queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/course', { params: { path: { mailbox } } })),
   });
 }
 
 /** What is amiss in the rules, measured on past mail. */
-export function useReview() {
+export function useReview(version: number | undefined) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['review', mailbox, days],
+    queryKey: ['review', mailbox, days, version],
+    enabled: version !== undefined,
+    placeholderData: keepPreviousData,
     queryFn: () =>
       taken(api.GET('/api/mailboxes/{mailbox}/review', { params: { path: { mailbox }, query: { days } } })),
   });
@@ -63,7 +70,7 @@ export function useSaveRuleBook() {
       taken(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
     onSuccess: (saved) => {
       queries.setQueryData(['rule-book', mailbox], saved);
-      for (const what of ['course', 'review', 'history', 'kinds', 'start', 'explained']) {
+      for (const what of ['history', 'kinds', 'start', 'explained']) {
         void queries.invalidateQueries({ queryKey: [what, mailbox] });
       }
       void queries.invalidateQueries({ queryKey: ['evidence', mailbox] });

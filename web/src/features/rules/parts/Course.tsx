@@ -24,8 +24,8 @@ interface Asked {
 
 export function Course() {
   const book = useRuleBook();
-  const figures = useCourseFigures();
-  const review = useReview();
+  const figures = useCourseFigures(book.data?.version);
+  const review = useReview(book.data?.version);
   const rehearsal = useRehearsal();
   const saving = useSaveRuleBook();
   const [asked, setAsked] = useState<Asked>();
