@@ -26,7 +26,9 @@ class MainJobTest extends Journey {
     @Test
     void aRuleByDomainPhraseAndExceptionForwardsOneRealMessageAndSaysWhy() {
         goTo("Rules");
-        button("Start a rule").click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The course"))
+                .getByText("Start a rule")
+                .click();
         type("add a value to sender", "lindgren-coaches.example");
         int byDomain = picked();
         assertThat(byDomain).isPositive();
