@@ -55,7 +55,9 @@ export function Course() {
 
   const findings = review.data?.findings ?? [];
   const sought = filter.trim().toLowerCase();
-  const shown = rules.filter((rule) => sought === '' || JSON.stringify(rule).toLowerCase().includes(sought));
+  const shown = rules.filter(
+    (rule) => sought === '' || `${rule.name} ${sentences.get(rule.id) ?? ''}`.toLowerCase().includes(sought),
+  );
 
   const save = (changed: Rule[], what: string) => saveBook(withRules(document, changed), what);
   const saveBook = (changed: RuleBook, what: string) =>

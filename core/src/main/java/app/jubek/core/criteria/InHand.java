@@ -34,6 +34,10 @@ public final class InHand implements Searchable {
         return message;
     }
 
+    public Setting setting() {
+        return setting;
+    }
+
     @Override
     public List<String> texts(Part atom, Comparison comparison) {
         return compared.computeIfAbsent(

@@ -20,4 +20,10 @@ public record Setting(
         ZoneId zone,
         boolean conversation,
         String mailbox,
-        String folder) {}
+        String folder) {
+
+    /** The same, looked at when the message came in: its age is none. */
+    public Setting atArrival() {
+        return new Setting(own, people, received, received, zone, conversation, mailbox, folder);
+    }
+}

@@ -66,6 +66,14 @@ public final class Evidence {
         return List.copyOf(standings);
     }
 
+    /** Where the messages of one counter stand in the window, the newest first. */
+    public List<Integer> places(Counter counter) {
+        return standings.stream()
+                .filter(standing -> standing.counters().contains(counter))
+                .map(Standing::at)
+                .toList();
+    }
+
     /** The rules that pick a message, in order: its whole fate. */
     public List<Rule> takenBy(Standing standing) {
         return course.run(past.hits(standing.at())).stream()

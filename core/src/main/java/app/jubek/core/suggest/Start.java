@@ -4,13 +4,12 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.text.Folding;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Where to begin from one message: the smallest sensible pair of criteria, who and words, and what else is true of it.
@@ -98,18 +97,26 @@ public record Start(List<True> kept, List<True> also) {
         return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
     }
 
-    /** The next best phrases, none of which lies within another or one that is kept. */
+    /** The next best phrases, none of which lies within another or one that is kept, or the other way round. */
     private static List<Candidate> furtherPhrases(List<Candidate> candidates, List<Candidate> kept) {
-        List<Candidate> chosen = new ArrayList<>();
-        Set<BitSet> seen = new HashSet<>();
-        kept.forEach(c -> seen.add(c.hits()));
-        candidates.stream()
+        List<Candidate> best = candidates.stream()
                 .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.reach() > 1)
                 .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, Optional.empty())))
-                .filter(c -> seen.add(c.hits()))
-                .limit(ALSO_PHRASES)
-                .forEach(chosen::add);
+                .toList();
+        List<Candidate> chosen = new ArrayList<>();
+        for (Candidate phrase : best) {
+            boolean apart = Stream.concat(kept.stream(), chosen.stream()).noneMatch(other -> overlap(phrase, other));
+            if (apart && chosen.size() < ALSO_PHRASES) {
+                chosen.add(phrase);
+            }
+        }
         return chosen;
+    }
+
+    private static boolean overlap(Candidate one, Candidate other) {
+        String phrase = Folding.fold(one.value());
+        String known = Folding.fold(other.value());
+        return phrase.contains(known) || known.contains(phrase);
     }
 
     private static List<True> trues(List<Candidate> candidates) {

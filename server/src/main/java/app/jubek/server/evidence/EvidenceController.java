@@ -38,7 +38,7 @@ public class EvidenceController {
     }
 
     /**
-     * @param order where in the course a rule stands that is not in the book yet, from 0
+     * @param order where in the course the rule is to stand, from 0
      * @param counter whose messages are listed
      * @param example the message the rule was started from
      */
@@ -91,15 +91,11 @@ public class EvidenceController {
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody EvidenceAsked asked) {
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
         Rule rule = RuleBookJson.readRule(asked.rule());
-        Evidence evidence = Evidence.of(
-                window.withRule(rule, asked.order()),
-                rule.id(),
-                window.past(),
-                window.mailbox().opening());
+        Evidence evidence = window.evidence(rule, asked.order());
         return new EvidenceView(
                 evidence.window(),
                 counts(evidence),
-                Weeks.of(received(evidence), window.now(), window.days()),
+                Weeks.of(received(evidence, window), window.now(), window.days()),
                 evidence.picksOut(),
                 evidence.leavesOut(),
                 rows.of(mailbox, evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
@@ -133,16 +129,13 @@ public class EvidenceController {
 
     private static BitSet picked(Evidence evidence) {
         BitSet picked = new BitSet();
-        evidence.standings().stream()
-                .filter(s -> s.counters().contains(Counter.PICKED))
-                .forEach(s -> picked.set(s.at()));
+        evidence.places(Counter.PICKED).forEach(picked::set);
         return picked;
     }
 
-    private static List<Instant> received(Evidence evidence) {
-        return evidence.standings().stream()
-                .filter(s -> s.counters().contains(Counter.PICKED))
-                .map(s -> s.message().received())
+    private static List<Instant> received(Evidence evidence, PastMail.Window window) {
+        return evidence.places(Counter.PICKED).stream()
+                .map(at -> window.past().message(at).received())
                 .toList();
     }
 

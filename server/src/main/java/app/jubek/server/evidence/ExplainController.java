@@ -1,5 +1,6 @@
 package app.jubek.server.evidence;
 
+import app.jubek.core.criteria.InHand;
 import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
@@ -7,7 +8,6 @@ import app.jubek.core.decide.Engine;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.decide.Surroundings;
 import app.jubek.core.message.MessageReading;
-import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.rule.Rule;
@@ -17,12 +17,11 @@ import app.jubek.core.safety.Ledger;
 import app.jubek.core.text.Limits;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.SignedIn;
-import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.InstallationKeys;
+import app.jubek.server.platform.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,14 +37,15 @@ import tools.jackson.databind.JsonNode;
 /** What the rules, or a draft among them, would make of one message; nothing is done. */
 @RestController
 class ExplainController {
+    /** Any message that is kept can be explained, whatever the evidence window. */
+    private static final int LONGEST = 180;
+
     private final PastMail pastMail;
-    private final Messages messages;
     private final InstallationKeys keys;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    ExplainController(PastMail pastMail, Messages messages, InstallationKeys keys) {
+    ExplainController(PastMail pastMail, InstallationKeys keys) {
         this.pastMail = pastMail;
-        this.messages = messages;
         this.keys = keys;
     }
 
@@ -72,19 +72,19 @@ class ExplainController {
     @PostMapping("/api/mailboxes/{mailbox}/explain")
     ExplainView explain(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody ExplainAsked asked) {
-        PastMail.Window window = pastMail.window(who, mailbox, 1);
+        PastMail.Window window = pastMail.window(who, mailbox, LONGEST);
         RuleBook book = asked.rule()
                 .filter(JsonNode::isObject)
                 .map(RuleBookJson::readRule)
                 .map(rule -> window.withRule(rule.switched(true), asked.order()))
                 .orElse(window.book());
-        ReadMessage message = asked.message()
-                .map(id -> messages.read(mailbox, id))
-                .orElseGet(() -> reading.read(raw(asked.madeUp().orElseThrow(), window.mailbox())));
-        Instant received =
-                asked.message().flatMap(id -> message.receivedByItself()).orElse(window.now());
+        InHand seen = asked.message()
+                .map(id -> window.past().message(window.place(id)).seen())
+                .or(() -> asked.madeUp().map(made -> madeUp(made, window)))
+                .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
+        Setting setting = seen.setting().atArrival();
         Decision decision =
-                Engine.decide(CompiledBook.of(book), message, surroundings(window.mailbox(), window.now(), received));
+                Engine.decide(CompiledBook.of(book), seen.message(), surroundings(window.mailbox(), setting));
         return view(decision);
     }
 
@@ -105,16 +105,8 @@ class ExplainController {
         return "not " + not.planned().step().done() + ", " + (not.waits() ? "held: " : "withheld: ") + not.why();
     }
 
-    private Surroundings surroundings(Mailbox mailbox, Instant now, Instant received) {
-        Setting setting = new Setting(
-                mailbox.own(),
-                AddressBook.empty(),
-                now,
-                received,
-                mailbox.zone(),
-                false,
-                mailbox.own().identity().address(),
-                "INBOX");
+    /** Nobody was answered yet, and nobody outside has agreed, as on this server. */
+    private Surroundings surroundings(Mailbox mailbox, Setting setting) {
         return new Surroundings(
                 setting,
                 mailbox.opening(),
@@ -122,6 +114,20 @@ class ExplainController {
                 new HopMark(keys.key("hop-mark")),
                 Map.of(),
                 new Surroundings.Agreed.Addresses(Set.of()));
+    }
+
+    private InHand madeUp(MadeUp made, PastMail.Window window) {
+        Mailbox mailbox = window.mailbox();
+        Setting setting = new Setting(
+                mailbox.own(),
+                AddressBook.empty(),
+                window.now(),
+                window.now(),
+                mailbox.zone(),
+                false,
+                mailbox.own().identity().address(),
+                "INBOX");
+        return new InHand(reading.read(raw(made, mailbox)), setting);
     }
 
     /** A message as it would come in; line ends in its fields would begin another field. */

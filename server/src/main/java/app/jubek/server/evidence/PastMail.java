@@ -2,6 +2,7 @@ package app.jubek.server.evidence;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.server.account.MailboxAccess;
@@ -62,6 +63,11 @@ class PastMail {
         private static Refused notInIt() {
             return Refused.invalid(
                     "This message is older than the evidence window: choose a longer one at the top.", List.of());
+        }
+
+        /** What a rule as it is being made does to the window. */
+        Evidence evidence(Rule rule, int order) {
+            return Evidence.of(withRule(rule, order), rule.id(), past, mailbox.opening());
         }
 
         /** The book with a rule as it is being made, at its place or at one it is to have. */

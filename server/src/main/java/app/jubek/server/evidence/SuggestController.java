@@ -4,8 +4,6 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rehearse.Counter;
-import app.jubek.core.rehearse.Evidence;
-import app.jubek.core.rehearse.Standing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.suggest.Addition;
 import app.jubek.core.suggest.Completions;
@@ -186,15 +184,7 @@ class SuggestController {
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody ExceptionAsked asked) {
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
         Rule rule = RuleBookJson.readRule(asked.rule());
-        Evidence evidence = Evidence.of(
-                window.withRule(rule, asked.order()),
-                rule.id(),
-                window.past(),
-                window.mailbox().opening());
-        List<Integer> picked = evidence.standings().stream()
-                .filter(standing -> standing.counters().contains(Counter.PICKED))
-                .map(Standing::at)
-                .toList();
+        List<Integer> picked = window.evidence(rule, asked.order()).places(Counter.PICKED);
         Stream<Exceptions.Spared> found =
                 Exceptions.of(
                         window.past(),

@@ -73,16 +73,6 @@ public class Messages implements StoredMail {
         }
     }
 
-    /**
-     * A message of a mailbox, read anew from its octets.
-     *
-     * @throws Refused as not found, when it is another mailbox's
-     */
-    public ReadMessage read(UUID mailbox, long id) {
-        messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
-        return read(id);
-    }
-
     @Override
     public void moved(long id, Fetched.Place place) {
         whereabouts.moved(id, place);
