@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/past-mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pastMail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/records": {
         parameters: {
             query?: never;
@@ -869,6 +885,16 @@ export interface components {
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
         };
+        PastMailView: {
+            cut: boolean;
+            /** Format: int64 */
+            done: number;
+            /** Format: int64 */
+            messages: number;
+            ready: boolean;
+            /** Format: int32 */
+            window: number;
+        };
         Pattern: {
             /** Format: int32 */
             messages: number;
@@ -1491,6 +1517,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["StartView"];
+                };
+            };
+        };
+    };
+    pastMail: {
+        parameters: {
+            query: {
+                days: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PastMailView"];
                 };
             };
         };

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { count, counted } from '../lib/numbers';
+import { count } from '../lib/numbers';
 import { Menu } from '../ui/Menu';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -7,8 +7,9 @@ import {
   setEvidenceDays,
   useDone,
   useEvidenceDays,
-  useEvidenceSize,
+  pastMailInWords,
   useMailbox,
+  usePastMail,
   watchingInWords,
   WINDOWS,
 } from '../features/mailbox';
@@ -20,7 +21,7 @@ import { JumpBox } from './JumpBox';
 export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
   const mailbox = useMailbox();
   const days = useEvidenceDays();
-  const size = useEvidenceSize();
+  const past = usePastMail();
   const signOut = useSignOut();
   const watching = mailbox.data && watchingInWords(mailbox.data);
   return (
@@ -42,7 +43,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
             value={String(days)}
             options={WINDOWS.map((w) => ({
               value: String(w),
-              text: `last ${w} days${w === days && size.data ? ` · ${counted(size.data, 'message')}` : ''}`,
+              text: `last ${w} days${w === days && past.data ? ` · ${pastMailInWords(past.data)}` : ''}`,
             }))}
             onChoose={(chosen) => setEvidenceDays(Number(chosen))}
             className="h-[26px] border border-line2 !bg-sheet text-sm !font-normal text-ink2"

@@ -19,7 +19,13 @@ beforeEach(() => {
   asked = [];
   answers = {
     '/api/mailboxes/m': mailbox,
-    '/api/mailboxes/m/messages/search': { window: 4212, found: 4212, lines: [] },
+    '/api/mailboxes/m/past-mail': {
+      ready: true,
+      done: 4212,
+      messages: 4212,
+      window: 4212,
+      cut: false,
+    },
     '/api/outside/clock': { offsetSeconds: 0, now: '2026-03-29T10:00:00Z' },
     '/api/mailboxes/m/rule-book': { version: 1, document: { rules: [] }, readBack: [] },
   };

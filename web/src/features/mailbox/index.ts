@@ -1,4 +1,6 @@
 export { MailboxInHand, setEvidenceDays, useEvidenceDays, useMailboxId, WINDOWS } from './inHand';
 export { Done, useDone, type DoneLine } from './done';
-export { useEvidenceSize, useMailbox } from './queries';
+export { LookingThrough } from './parts/LookingThrough';
+export { useMailbox, usePastMail } from './queries';
+export { pastMailInWords } from './pastMail';
 export { watchingInWords } from './watching';

@@ -11,21 +11,16 @@ export function useMailbox() {
   });
 }
 
-/** How many messages the evidence window holds. */
-export function useEvidenceSize() {
+/** How much past mail the evidence window holds, and how far it is loaded. */
+export function usePastMail() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['evidence-size', mailbox, days],
-    refetchInterval: 5000,
-    queryFn: async () => {
-      const page = await taken(
-        api.POST('/api/mailboxes/{mailbox}/messages/search', {
-          params: { path: { mailbox } },
-          body: { words: '', criteria: [], days, offset: 0, limit: 1 },
-        }),
-      );
-      return page.window;
-    },
+    queryKey: ['past-mail', mailbox, days],
+    refetchInterval: (query) => (query.state.data?.ready === false ? 250 : 5000),
+    queryFn: () =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/past-mail', { params: { path: { mailbox }, query: { days } } }),
+      ),
   });
 }

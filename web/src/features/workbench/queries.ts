@@ -12,11 +12,12 @@ export function useEvidence(
   order: number,
   counter: Counter,
   example: number | undefined,
+  limit: number,
 ) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['evidence', mailbox, days, order, counter, example, asked?.rule],
+    queryKey: ['evidence', mailbox, days, order, counter, example, limit, asked?.rule],
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
@@ -30,7 +31,7 @@ export function useEvidence(
             days,
             counter,
             offset: 0,
-            limit: 100,
+            limit,
             ...(example === undefined ? {} : { example }),
           },
           signal,
@@ -40,12 +41,11 @@ export function useEvidence(
 }
 
 /** What an exception could say so that the rule leaves one message out. */
-export function useExceptions(asked: Asked, order: number, message: number, open: boolean) {
+export function useExceptions(asked: Asked, order: number, message: number) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
     queryKey: ['exceptions', mailbox, days, order, message, asked.rule],
-    enabled: open,
     retry: false,
     queryFn: () =>
       taken(

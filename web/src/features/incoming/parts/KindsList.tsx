@@ -5,7 +5,8 @@ import { problemText } from '../../../api/problem';
 import { count, counted } from '../../../lib/numbers';
 import { Bars } from '../../../ui/Bars';
 import { Button } from '../../../ui/Button';
-import { Empty, Loading, Trouble } from '../../../ui/States';
+import { Empty, Trouble } from '../../../ui/States';
+import { LookingThrough } from '../../mailbox';
 import { useKinds } from '../queries';
 import { Proposals } from './Proposals';
 
@@ -18,7 +19,7 @@ export function KindsList({ onOpen }: { onOpen: (message: number) => void }) {
   const navigate = useNavigate();
   const [start, setStart] = useState<number[]>([]);
   if (kinds.isPending) {
-    return <Loading what="Looking for what keeps coming" />;
+    return <LookingThrough />;
   }
   if (kinds.isError) {
     return (

@@ -6,9 +6,9 @@ import { shortDate } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
 import { TextField } from '../../../ui/Field';
 import { Glyph } from '../../../ui/glyphs';
-import { Empty, Loading, Trouble } from '../../../ui/States';
+import { Empty, Trouble } from '../../../ui/States';
 import { meant, type Criterion, type Item } from '../../criteria';
-import { useEvidenceDays } from '../../mailbox';
+import { LookingThrough, useEvidenceDays } from '../../mailbox';
 import { happened } from '../model';
 import { PAGE, useMessagePages } from '../queries';
 import { CriteriaChips } from './CriteriaChips';
@@ -103,7 +103,7 @@ export function MessagesTable({ onOpen }: { onOpen: (message: number) => void })
         role="list"
         aria-label="Messages"
       >
-        {!first && !failed && <Loading what="Fetching messages" />}
+        {!first && !failed && <LookingThrough />}
         {first && found === 0 && (
           <Empty>
             {all

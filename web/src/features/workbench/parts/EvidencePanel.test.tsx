@@ -2,11 +2,15 @@ import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeAll, expect, test, vi } from 'vitest';
 import { ask, newDraft } from '../model';
 import type { Evidence } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
 
+// A page without layout has no height; the list shows only what is in sight.
+beforeAll(() => {
+  vi.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(600);
+});
 afterEach(cleanup);
 
 const evidence: Evidence = {
@@ -41,7 +45,7 @@ const evidence: Evidence = {
 const asked = ask({ ...newDraft('r'), everything: true });
 
 function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
-  const acts = { onCounter: vi.fn(), onRetry: vi.fn(), onLeaveOut: vi.fn() };
+  const acts = { onCounter: vi.fn(), onRetry: vi.fn(), onMore: vi.fn(), onLeaveOut: vi.fn() };
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
@@ -50,6 +54,7 @@ function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
           asked={asked}
           order={0}
           error={null}
+          isBehind={false}
           counter="PICKED"
           letter={{ from: '', to: '', subject: '', text: '' }}
           {...acts}

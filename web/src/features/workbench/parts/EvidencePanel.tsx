@@ -3,12 +3,13 @@ import { problemText } from '../../../api/problem';
 import { count } from '../../../lib/numbers';
 import { Bars } from '../../../ui/Bars';
 import { Button } from '../../../ui/Button';
-import { Empty, Loading, Trouble } from '../../../ui/States';
+import { Empty, Trouble } from '../../../ui/States';
 import type { Criterion } from '../../criteria';
 import { MessageSheet } from '../../incoming';
+import { LookingThrough } from '../../mailbox';
 import type { Asked } from '../model';
 import type { Counter, Evidence } from '../queries';
-import { EvidenceRow } from './EvidenceRow';
+import { EvidenceList } from './EvidenceList';
 import { MadeUp, type Letter } from './MadeUp';
 import { Pinned } from './Pinned';
 
@@ -26,10 +27,14 @@ interface Props {
   asked: Asked | undefined;
   order: number;
   error: unknown;
+  /** What is shown belongs to an earlier state of the rule. */
+  isBehind: boolean;
   counter: Counter;
   letter: Letter;
   onCounter: (counter: Counter) => void;
   onRetry: () => void;
+  /** More messages of the counter are to be listed. */
+  onMore: () => void;
   onLeaveOut: (criterion: Criterion) => void;
 }
 
@@ -38,7 +43,12 @@ export function EvidencePanel(props: Props) {
   const [open, setOpen] = useState<number>();
   const [writing, setWriting] = useState(false);
   return (
-    <section data-region aria-label="The evidence" className="flex h-full min-h-0 min-w-0 flex-col">
+    <section
+      data-region
+      aria-label="The evidence"
+      aria-busy={props.isBehind}
+      className="flex h-full min-h-0 min-w-0 flex-col"
+    >
       <div className="flex min-h-11 flex-wrap items-center gap-1 border-b border-line bg-sheet px-3 py-1">
         <div role="group" aria-label="How past mail stands to the rule" className="flex flex-wrap gap-1">
           {COUNTERS.map(({ counter: one, text, key }) => (
@@ -91,28 +101,17 @@ export function EvidencePanel(props: Props) {
             <p className="mt-2">Begin on the left: a domain, an address, or a phrase from a subject.</p>
           </Empty>
         )}
-        {asked && !evidence && !error && <Loading what="Looking through past mail" />}
+        {asked && !evidence && !error && <LookingThrough />}
         {asked && evidence && evidence.rows.length === 0 && <Empty>{emptyText(counter)}</Empty>}
-        {asked && evidence && (
-          <ul>
-            {evidence.rows.map((row) => (
-              <li key={row.id}>
-                <EvidenceRow
-                  row={row}
-                  asked={asked}
-                  order={props.order}
-                  isPicked={row.counters.includes('PICKED')}
-                  onOpen={() => setOpen(row.id)}
-                  onLeaveOut={props.onLeaveOut}
-                />
-              </li>
-            ))}
-          </ul>
-        )}
-        {asked && evidence && evidence.rowsInAll > evidence.rows.length && (
-          <p className="px-3 py-2 text-sm text-ink2">
-            The newest {evidence.rows.length} of {count(evidence.rowsInAll)}.
-          </p>
+        {asked && evidence && evidence.rows.length > 0 && (
+          <EvidenceList
+            evidence={evidence}
+            asked={asked}
+            order={props.order}
+            onOpen={setOpen}
+            onLeaveOut={props.onLeaveOut}
+            onMore={props.onMore}
+          />
         )}
       </div>
       <MessageSheet

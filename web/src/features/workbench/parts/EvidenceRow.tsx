@@ -71,9 +71,10 @@ function fateInWords(fate: Schemas['Fate'][]): string {
   return short.length === 0 ? 'stays in the inbox' : short.join(', ');
 }
 
-function LeaveOut({ row, asked, order, onLeaveOut }: Pick<Props, 'row' | 'asked' | 'order' | 'onLeaveOut'>) {
+type LeavingOut = Pick<Props, 'row' | 'asked' | 'order' | 'onLeaveOut'>;
+
+function LeaveOut(props: LeavingOut) {
   const [open, setOpen] = useState(false);
-  const found = useExceptions(asked, order, row.id, open);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className="rounded px-1 text-[12.5px] text-moss hover:underline">
@@ -85,37 +86,46 @@ function LeaveOut({ row, asked, order, onLeaveOut }: Pick<Props, 'row' | 'asked'
           sideOffset={4}
           className="z-50 w-[380px] max-w-[94vw] rounded-md border border-line2 bg-sheet p-3 shadow-lg"
         >
-          <p className="text-sm text-ink2">It doesn’t belong? Leave out mail</p>
-          {found.isPending && <p className="mt-1 text-sm">looking …</p>}
-          {found.isError && <p className="mt-1 text-sm text-clay">{problemText(found.error)}</p>}
-          {found.data?.exceptions.length === 0 && (
-            <p className="mt-1 text-sm">
-              Nothing tells it from what you want. Add an exception by hand under Leaves out.
-            </p>
-          )}
-          <ul className="mt-1 grid gap-1.5">
-            {found.data?.exceptions.map((one) => (
-              <li key={one.words} className="flex items-center gap-2">
-                <span className="min-w-0 grow text-sm">
-                  {one.words}
-                  <span className="figures block text-[12.5px] text-ink2">
-                    spares {count(one.spares)}, keeps {count(one.keeps)}
-                  </span>
-                </span>
-                <Button
-                  small
-                  onClick={() => {
-                    setOpen(false);
-                    onLeaveOut(one.criterion);
-                  }}
-                >
-                  leave out
-                </Button>
-              </li>
-            ))}
-          </ul>
+          <Exceptions
+            {...props}
+            onLeaveOut={(criterion) => {
+              setOpen(false);
+              props.onLeaveOut(criterion);
+            }}
+          />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+function Exceptions({ row, asked, order, onLeaveOut }: LeavingOut) {
+  const found = useExceptions(asked, order, row.id);
+  return (
+    <>
+      <p className="text-sm text-ink2">It doesn’t belong? Leave out mail</p>
+      {found.isPending && <p className="mt-1 text-sm">looking …</p>}
+      {found.isError && <p className="mt-1 text-sm text-clay">{problemText(found.error)}</p>}
+      {found.data?.exceptions.length === 0 && (
+        <p className="mt-1 text-sm">
+          Nothing tells it from what you want. Add an exception by hand under Leaves out.
+        </p>
+      )}
+      <ul className="mt-1 grid gap-1.5">
+        {found.data?.exceptions.map((one) => (
+          <li key={one.words} className="flex items-center gap-2">
+            <span className="min-w-0 grow text-sm">
+              {one.words}
+              <span className="figures block text-[12.5px] text-ink2">
+                spares {count(one.spares)}, keeps {count(one.keeps)}
+              </span>
+            </span>
+            <Button small onClick={() => onLeaveOut(one.criterion)}>
+              leave out
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

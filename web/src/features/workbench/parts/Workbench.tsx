@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Problem, problemText } from '../../../api/problem';
 import { Loading, Trouble } from '../../../ui/States';
@@ -13,6 +13,8 @@ import { RulePanel } from './RulePanel';
 import { SaveBar } from './SaveBar';
 
 const KEEP_AFTER = 700;
+const FIRST_ROWS = 40;
+const MOST_ROWS = 10_000;
 
 /** What another place hands over when it opens the workbench. */
 interface Handed {
@@ -77,9 +79,10 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
   const [counter, setCounter] = useState<Counter>('PICKED');
   const [narrow, setNarrow] = useState<'rule' | 'evidence'>('rule');
   const example = kept?.begun?.example ?? numberOf(search.get('add')) ?? numberOf(search.get('example'));
-  const shown = useDeferredValue(draft);
-  const asked = useMemo(() => ask(shown), [shown]);
-  const evidence = useEvidence(asked, shown.order, counter, example);
+  const [listed, setListed] = useState({ counter, rows: FIRST_ROWS });
+  const rowsWanted = listed.counter === counter ? listed.rows : FIRST_ROWS;
+  const asked = useMemo(() => ask(draft), [draft]);
+  const evidence = useEvidence(asked, draft.order, counter, example, rowsWanted);
   const isNew = !rules.some((rule) => rule.id === draft.id);
   const problem = evidence.error instanceof Problem ? evidence.error : undefined;
   const faults = problem?.status === 422 ? problem.places : [];
@@ -120,12 +123,14 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
           <EvidencePanel
             evidence={evidence.data}
             asked={asked}
-            order={shown.order}
+            order={draft.order}
             error={evidence.error}
+            isBehind={evidence.isPlaceholderData || (asked !== undefined && evidence.isPending)}
             counter={counter}
             letter={letterFor(draft, mailbox.address, evidence.data?.example?.message)}
             onCounter={setCounter}
             onRetry={() => void evidence.refetch()}
+            onMore={() => setListed({ counter, rows: Math.min(rowsWanted * 4, MOST_ROWS) })}
             onLeaveOut={leaveOut}
           />
         </div>

@@ -1,39 +1,52 @@
 package app.jubek.core.corpus;
 
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.Probe;
 import app.jubek.core.criteria.Test;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
+import java.util.Optional;
+import java.util.PriorityQueue;
 
 /**
  * A mailbox's past mail, folded, with the set of messages that each probe hits. A changed value alone is
- * looked for again; a message that is added is looked at by the sets that exist when they are next asked for.
+ * looked for again; a message that is added is looked at by the sets that exist when they are next asked for. Where
+ * messages would take more memory than they may, those that came in first leave.
  *
  * <p>Safe for use by several threads.
  */
 public final class Corpus {
     private final int maxSets;
-    private final List<PastMessage> messages = new ArrayList<>();
+    private final long maxBytes;
+    private final List<Optional<PastMessage>> messages = new ArrayList<>();
+    private final PriorityQueue<Held> firstIn =
+            new PriorityQueue<>(Comparator.comparing(held -> held.message().received()));
     private final Map<Probe, HitSet> sets;
-    private int[] byArrival = new int[0];
+    private List<Held> byArrival = List.of();
+    private long bytes;
+    private boolean cut;
 
     /**
      * @param maxSets how many sets of hits are kept; the one not asked for longest goes first. Each takes one bit a
      *     message.
+     * @param maxBytes how much memory the messages may take, as they estimate it
      */
-    public Corpus(int maxSets) {
+    public Corpus(int maxSets, long maxBytes) {
         this.maxSets = maxSets;
+        this.maxBytes = maxBytes;
         this.sets = new LinkedHashMap<>(64, 0.75f, true);
     }
+
+    private record Held(int place, PastMessage message) {}
 
     private static final class HitSet {
         private final BitSet hits = new BitSet();
@@ -41,32 +54,46 @@ public final class Corpus {
     }
 
     public synchronized void add(PastMessage message) {
-        messages.add(message);
+        firstIn.add(new Held(messages.size(), message));
+        messages.add(Optional.of(message));
+        bytes += message.bytes();
+        while (bytes > maxBytes && firstIn.size() > 1) {
+            Held leaves = firstIn.remove();
+            messages.set(leaves.place(), Optional.empty());
+            bytes -= leaves.message().bytes();
+            cut = true;
+        }
+        byArrival = List.of();
     }
 
     public synchronized int size() {
-        return messages.size();
+        return firstIn.size();
+    }
+
+    /** As the messages estimate it. */
+    public synchronized long bytes() {
+        return bytes;
+    }
+
+    /** Whether messages had to leave, so that it holds only the latest. */
+    public synchronized boolean isCut() {
+        return cut;
     }
 
     /** The messages received since an instant, with everything that can be asked of them; later ones are not in it. */
     public synchronized View since(Instant from) {
-        if (byArrival.length != messages.size()) {
-            byArrival = IntStream.range(0, messages.size())
-                    .boxed()
-                    .sorted(Comparator.comparing(i -> messages.get(i).received()))
-                    .mapToInt(Integer::intValue)
-                    .toArray();
+        if (byArrival.size() != firstIn.size()) {
+            byArrival = firstIn.stream()
+                    .sorted(Comparator.comparing((Held held) -> held.message().received())
+                            .thenComparing(Held::place))
+                    .toList();
         }
         int first = 0;
-        while (first < byArrival.length
-                && messages.get(byArrival[first]).received().isBefore(from)) {
+        while (first < byArrival.size()
+                && byArrival.get(first).message().received().isBefore(from)) {
             first++;
         }
-        return new View(Arrays.copyOfRange(byArrival, first, byArrival.length));
-    }
-
-    private synchronized PastMessage message(int index) {
-        return messages.get(index);
+        return new View(byArrival.subList(first, byArrival.size()));
     }
 
     private synchronized BitSet hits(Test test) {
@@ -78,9 +105,7 @@ public final class Corpus {
     private synchronized BitSet hits(Probe probe) {
         HitSet set = sets.computeIfAbsent(probe, p -> new HitSet());
         for (int i = set.looked; i < messages.size(); i++) {
-            if (probe.hits(messages.get(i).seen())) {
-                set.hits.set(i);
-            }
+            set.hits.set(i, messages.get(i).map(m -> probe.hits(m.seen())).orElse(false));
         }
         set.looked = messages.size();
         if (sets.size() > maxSets) {
@@ -91,24 +116,24 @@ public final class Corpus {
 
     /** One stretch of the evidence, in order of arrival. */
     public final class View {
-        private final int[] index;
+        private final Held[] held;
         private final Map<Test, BitSet> known = new IdentityHashMap<>();
 
-        private View(int[] index) {
-            this.index = index;
+        private View(List<Held> held) {
+            this.held = held.toArray(new Held[0]);
         }
 
         public int size() {
-            return index.length;
+            return held.length;
         }
 
         public PastMessage message(int at) {
-            return Corpus.this.message(index[at]);
+            return held[at].message();
         }
 
         public Hits hits(int at) {
-            int message = index[at];
-            return test -> set(test).get(message);
+            int place = held[at].place();
+            return test -> set(test).get(place);
         }
 
         private BitSet set(Test test) {
@@ -120,14 +145,50 @@ public final class Corpus {
             return set;
         }
 
+        /**
+         * The places of all messages that meet a criterion: those for which it {@link Criterion#holds holds}, found
+         * set by set.
+         */
+        public BitSet holding(Criterion criterion) {
+            if (criterion instanceof Group group) {
+                return combined(group);
+            }
+            BitSet held = criterion instanceof Test test ? inWindow(set(test)) : new BitSet();
+            boolean turned = criterion instanceof Everything || criterion instanceof Test test && test.negated();
+            if (turned) {
+                held.flip(0, size());
+            }
+            return held;
+        }
+
+        private BitSet combined(Group group) {
+            BitSet all = holding(group.criteria().get(0));
+            for (Criterion next : group.criteria().subList(1, group.criteria().size())) {
+                if (group.how() == Group.How.ALL) {
+                    all.and(holding(next));
+                } else {
+                    all.or(holding(next));
+                }
+            }
+            if (group.how() == Group.How.NONE) {
+                all.flip(0, size());
+            }
+            return all;
+        }
+
+        private BitSet inWindow(BitSet hits) {
+            BitSet here = new BitSet(size());
+            for (int at = 0; at < held.length; at++) {
+                if (hits.get(held[at].place())) {
+                    here.set(at);
+                }
+            }
+            return here;
+        }
+
         /** How many messages of the window one probe hits. */
         public int reach(Probe probe) {
-            BitSet hits = Corpus.this.hits(probe);
-            int count = 0;
-            for (int at : index) {
-                count += hits.get(at) ? 1 : 0;
-            }
-            return count;
+            return inWindow(Corpus.this.hits(probe)).cardinality();
         }
     }
 }

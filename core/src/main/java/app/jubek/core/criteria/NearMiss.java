@@ -1,5 +1,6 @@
 package app.jubek.core.criteria;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,6 +26,29 @@ public final class NearMiss {
                 .anyMatch(text -> test.values().stream().anyMatch(value -> value.isOneWordOff(text)));
     }
 
+    /**
+     * What near misses by one criterion meet: each leaves out one criterion of an all-of group, and has a positive one. A
+     * message that meets one of them, and not the whole, is a near miss.
+     */
+    public static List<Criterion> narrowed(Criterion picksOut) {
+        if (!(picksOut instanceof Group group) || group.how() != Group.How.ALL) {
+            return List.of();
+        }
+        List<Criterion> narrowed = new ArrayList<>();
+        for (int i = 0; i < group.criteria().size(); i++) {
+            List<Criterion> rest = new ArrayList<>(group.criteria());
+            rest.remove(i);
+            if (rest.stream().anyMatch(NearMiss::isPositive)) {
+                narrowed.add(new Group(Group.How.ALL, rest));
+            }
+        }
+        return narrowed;
+    }
+
+    private static boolean isPositive(Criterion criterion) {
+        return criterion instanceof Test test && !test.negated();
+    }
+
     /** The one criterion that fails, or empty when the message is no near miss. */
     public static Optional<Criterion> of(Criterion picksOut, Hits hits) {
         if (!(picksOut instanceof Group group) || group.how() != Group.How.ALL) {
@@ -38,7 +62,7 @@ public final class NearMiss {
                 return Optional.empty();
             }
             failing = holds ? failing : Optional.of(criterion);
-            positiveHolds |= holds && criterion instanceof Test test && !test.negated();
+            positiveHolds |= holds && isPositive(criterion);
         }
         return positiveHolds ? failing : Optional.empty();
     }

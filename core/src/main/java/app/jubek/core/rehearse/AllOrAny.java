@@ -3,7 +3,7 @@ package app.jubek.core.rehearse;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.Hits;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -31,15 +31,16 @@ public record AllOrAny(Optional<Integer> all, Optional<One> one) {
     }
 
     private static AllOrAny of(List<Criterion> criteria, Corpus.View past) {
+        List<BitSet> each = criteria.stream().map(past::holding).toList();
         Optional<Integer> all = Optional.empty();
         Optional<One> one = Optional.empty();
         for (int at = past.size() - 1; at >= 0 && (all.isEmpty() || one.isEmpty()); at--) {
-            Hits hits = past.hits(at);
-            List<Criterion> met = criteria.stream().filter(c -> c.holds(hits)).toList();
-            if (all.isEmpty() && met.size() == criteria.size()) {
+            int place = at;
+            List<BitSet> met = each.stream().filter(set -> set.get(place)).toList();
+            if (all.isEmpty() && met.size() == each.size()) {
                 all = Optional.of(at);
             } else if (one.isEmpty() && met.size() == 1) {
-                one = Optional.of(new One(at, criteria.indexOf(met.get(0))));
+                one = Optional.of(new One(at, each.indexOf(met.get(0))));
             }
         }
         return new AllOrAny(all, one);

@@ -1,7 +1,7 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.NearMiss;
 import app.jubek.core.decide.Course;
@@ -10,7 +10,9 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -35,8 +37,12 @@ public final class Evidence {
         this.opening = opening;
         this.course = new Course(new RuleBook(
                 onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
+        BitSet picksOut = past.holding(inHand.picksOut());
+        BitSet near = near(picksOut);
         for (int at = past.size() - 1; at >= 0; at--) {
-            Set<Counter> counters = counters(past.hits(at), past.message(at));
+            Set<Counter> counters = picksOut.get(at)
+                    ? counters(past.hits(at), past.message(at).received())
+                    : near.get(at) ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
             if (!counters.isEmpty()) {
                 standings.add(new Standing(at, past.message(at), counters));
@@ -90,12 +96,22 @@ public final class Evidence {
         return new Figures(past, inHand).leavesOut();
     }
 
-    private Set<Counter> counters(Hits hits, PastMessage message) {
-        if (!inHand.picksOut().holds(hits)) {
-            boolean near = NearMiss.of(inHand.picksOut(), hits).isPresent()
-                    || NearMiss.byOneWord(inHand.picksOut(), message.seen()).isPresent();
-            return near ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
+    private BitSet near(BitSet picksOut) {
+        BitSet near = new BitSet();
+        for (Criterion narrowed : NearMiss.narrowed(inHand.picksOut())) {
+            BitSet allBut = past.holding(narrowed);
+            allBut.andNot(picksOut);
+            near.or(allBut);
         }
+        for (int at = picksOut.nextClearBit(0); at < past.size(); at = picksOut.nextClearBit(at + 1)) {
+            if (NearMiss.byOneWord(inHand.picksOut(), past.message(at).seen()).isPresent()) {
+                near.set(at);
+            }
+        }
+        return near;
+    }
+
+    private Set<Counter> counters(Hits hits, Instant received) {
         List<Outcome> outcomes = course.run(hits);
         int own = ownPlace(outcomes);
         Outcome outcome = outcomes.get(own);
@@ -109,7 +125,7 @@ public final class Evidence {
         if (outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked)) {
             counters.add(Counter.ALSO_LATER);
         }
-        if (!inHand.schedule().isActive(message.received(), opening)) {
+        if (!inHand.schedule().isActive(received, opening)) {
             counters.add(Counter.OUTSIDE_ITS_HOURS);
         }
         return counters;

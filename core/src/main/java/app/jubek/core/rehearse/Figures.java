@@ -2,13 +2,14 @@ package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Probe;
 import app.jubek.core.criteria.Test;
 import app.jubek.core.rule.Rule;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 
 /** What each criterion and each value of a rule does by itself and to the whole. */
@@ -30,7 +31,7 @@ final class Figures {
     }
 
     private interface Effect {
-        int of(List<Criterion> siblings, Group.How how, Criterion criterion);
+        BitSet of(List<Criterion> siblings, Group.How how, BitSet own);
     }
 
     private List<CriterionFigures> collect(Criterion root, Effect effect) {
@@ -56,8 +57,12 @@ final class Figures {
             }
             return;
         }
+        BitSet own = past.holding(criterion);
         into.add(new CriterionFigures(
-                List.copyOf(path), count(criterion::holds), effect.of(siblings, how, criterion), values(criterion)));
+                List.copyOf(path),
+                own.cardinality(),
+                effect.of(siblings, how, own).cardinality(),
+                values(criterion)));
     }
 
     private List<CriterionFigures.ValueFigures> values(Criterion criterion) {
@@ -73,23 +78,23 @@ final class Figures {
     }
 
     /** In an all-of group: met by all the others and removed by this one. In an any-of group: taken by this one only. */
-    private int effectOfPicking(List<Criterion> siblings, Group.How how, Criterion criterion) {
+    private BitSet effectOfPicking(List<Criterion> siblings, Group.How how, BitSet own) {
         if (how == Group.How.ALL) {
-            return count(hits -> siblings.stream().allMatch(s -> s.holds(hits)) && !criterion.holds(hits));
+            BitSet removed = siblings.isEmpty()
+                    ? past.holding(new Everything())
+                    : past.holding(new Group(Group.How.ALL, siblings));
+            removed.andNot(own);
+            return removed;
         }
-        return count(hits -> criterion.holds(hits) && siblings.stream().noneMatch(s -> s.holds(hits)));
+        BitSet only = (BitSet) own.clone();
+        siblings.forEach(sibling -> only.andNot(past.holding(sibling)));
+        return only;
     }
 
-    private int spared(List<Criterion> siblings, Group.How how, Criterion criterion) {
-        return count(hits -> criterion.holds(hits) && rule.picksOut().holds(hits));
-    }
-
-    private int count(java.util.function.Predicate<Hits> holds) {
-        int count = 0;
-        for (int at = 0; at < past.size(); at++) {
-            count += holds.test(past.hits(at)) ? 1 : 0;
-        }
-        return count;
+    private BitSet spared(List<Criterion> siblings, Group.How how, BitSet own) {
+        BitSet spared = past.holding(rule.picksOut());
+        spared.and(own);
+        return spared;
     }
 
     private static List<Criterion> others(List<Criterion> all, int without) {

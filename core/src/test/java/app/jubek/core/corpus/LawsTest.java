@@ -9,6 +9,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.NearMiss;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.TextTest;
@@ -21,6 +22,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.text.Value;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -103,7 +105,7 @@ class LawsTest {
     @Test
     void theCorpusGivesTheSameAnswersAsTheMessagesThemselvesHoweverLittleItKeeps() {
         for (int maxSets : List.of(1, 3, 500)) {
-            Corpus corpus = new Corpus(maxSets);
+            Corpus corpus = new Corpus(maxSets, Long.MAX_VALUE);
             List<InHand> all = new ArrayList<>();
             for (int round = 0; round < 200; round++) {
                 InHand message = message();
@@ -111,7 +113,9 @@ class LawsTest {
                 corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), message));
                 Criterion criterion = criterion(2);
                 Corpus.View view = corpus.since(Instant.EPOCH);
+                BitSet holding = view.holding(criterion);
                 for (int at = 0; at < view.size(); at++) {
+                    assertThat(holding.get(at)).as(criterion.inWords()).isEqualTo(criterion.holds(all.get(at)));
                     assertThat(criterion.holds(view.hits(at)))
                             .as(criterion.inWords())
                             .isEqualTo(criterion.holds(all.get(at)));
@@ -121,8 +125,40 @@ class LawsTest {
     }
 
     @Test
+    void whatNearMissesMeetIsWhatNearMissesAre() {
+        for (int round = 0; round < 3_000; round++) {
+            Criterion whole = criterion(2);
+            InHand message = message();
+            boolean meets = !whole.holds(message)
+                    && NearMiss.narrowed(whole).stream().anyMatch(narrowed -> narrowed.holds(message));
+            assertThat(NearMiss.of(whole, message).isPresent() && !whole.holds(message))
+                    .as(whole.inWords())
+                    .isEqualTo(meets);
+        }
+    }
+
+    @Test
+    void whereMailTakesTooMuchMemoryTheMessagesThatCameFirstLeave() {
+        List<PastMessage> all = new ArrayList<>();
+        for (int i : List.of(5, 1, 4, 2, 3)) {
+            all.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), message()));
+        }
+        long bytes = all.stream()
+                .filter(m -> m.id() >= 3)
+                .mapToLong(PastMessage::bytes)
+                .sum();
+        Corpus corpus = new Corpus(10, bytes);
+        all.forEach(corpus::add);
+        Corpus.View view = corpus.since(Instant.EPOCH);
+        assertThat(List.of(view.message(0).id(), view.message(view.size() - 1).id()))
+                .containsExactly(3L, 5L);
+        assertThat(corpus.isCut()).isTrue();
+        assertThat(corpus.bytes()).isEqualTo(bytes);
+    }
+
+    @Test
     void aWindowHoldsExactlyTheMailSinceItsBeginningInOrderOfArrival() {
-        Corpus corpus = new Corpus(10);
+        Corpus corpus = new Corpus(10, Long.MAX_VALUE);
         for (int i : List.of(5, 1, 4, 2, 3)) {
             corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), message()));
         }

@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 
 class EvidenceTest {
     private static final Instant BEGIN = Instant.parse("2026-01-01T00:00:00Z");
-    private final Corpus corpus = new Corpus(50);
+    private final Corpus corpus = new Corpus(50, Long.MAX_VALUE);
     private int count;
 
     private void mail(String sender, String subject) {

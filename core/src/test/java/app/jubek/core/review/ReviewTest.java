@@ -37,7 +37,7 @@ class ReviewTest {
     private Corpus.View past = past();
 
     private static Corpus.View past() {
-        Corpus corpus = new Corpus(2_000);
+        Corpus corpus = new Corpus(2_000, Long.MAX_VALUE);
         for (int i = 0; i < 240; i++) {
             String subject = WORDS.get(i % WORDS.size()) + " " + i
                     + (i % 24 == 0 ? " is not cancelled" : i % 24 == 6 ? " was cancelled" : "")
@@ -163,7 +163,7 @@ class ReviewTest {
 
     @Test
     void withoutPastMailNothingIsSaidAboutIt() {
-        past = new Corpus(10).since(Instant.EPOCH);
+        past = new Corpus(10, Long.MAX_VALUE).since(Instant.EPOCH);
         assertThat(sorts(fault(Sort.NEVER_MATCHED))).isEmpty();
         assertThat(sorts(fault(Sort.CAN_NEVER_MATCH))).containsExactly(Sort.CAN_NEVER_MATCH);
     }

@@ -27,7 +27,7 @@ class OpenListsTest {
     @Test
     void threeMessagesOfAListAndThreeOthersTellItApart() {
         List<OpenPast.Labelled> all = OpenPast.withoutListIds();
-        Corpus corpus = new Corpus(10);
+        Corpus corpus = new Corpus(10, Long.MAX_VALUE);
         all.forEach(labelled -> corpus.add(labelled.message()));
         Corpus.View past = corpus.since(Instant.MIN);
         Map<String, List<Integer>> lists = IntStream.range(0, all.size())

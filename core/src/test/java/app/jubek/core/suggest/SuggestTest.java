@@ -18,7 +18,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class SuggestTest {
-    private final Corpus corpus = new Corpus(50);
+    private final Corpus corpus = new Corpus(50, Long.MAX_VALUE);
 
     private int mail(String sender, String subject) {
         return mail(sender, subject, "Dear visits desk, thank you.");

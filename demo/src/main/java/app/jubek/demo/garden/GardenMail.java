@@ -30,7 +30,7 @@ public final class GardenMail {
             "accounts@ostrel-gardens.example");
     public static final ZoneId ZONE = ZoneId.of("Europe/Stockholm");
 
-    private static final int MESSAGES = 7_000;
+    public static final int MESSAGES = 7_000;
     private static final int DAYS = 180;
     private static final Duration RECENT = Duration.ofDays(2);
 
@@ -49,13 +49,18 @@ public final class GardenMail {
 
     /** All mail up to an instant; none is younger than it. */
     public static GardenMail of(long seed, Instant end) {
+        return of(seed, end, MESSAGES);
+    }
+
+    /** The same with another number of messages. */
+    public static GardenMail of(long seed, Instant end, int messages) {
         Random random = new Random(seed);
         LocalDate lastDay = end.atZone(ZONE).toLocalDate();
         List<Letter> letters = new ArrayList<>();
         List<Letter> sent = new ArrayList<>();
         Kinds kinds = new Kinds(random);
         int number = 0;
-        while (letters.size() < MESSAGES) {
+        while (letters.size() < messages) {
             Instant at = moment(random, lastDay);
             if (at.isBefore(end)) {
                 Draft draft = kinds.next(at);

@@ -143,7 +143,7 @@ public final class PostOffice implements AutoCloseable {
         imap.stopService();
     }
 
-    /** {@code --data DIR --smtp PORT --imap PORT --control PORT --password WORD [--fill-until INSTANT]}. */
+    /** {@code --data DIR --smtp PORT --imap PORT --control PORT --password WORD [--fill-until INSTANT [--messages N]]}. */
     public static void main(String[] arguments) {
         Arguments given = new Arguments(arguments);
         Settings settings = new Settings(
@@ -155,8 +155,11 @@ public final class PostOffice implements AutoCloseable {
         PostOffice office = new PostOffice(settings, octets -> {});
         given.optional("fill-until").ifPresent(until -> {
             Instant end = until.equals("now") ? office.clock().instant() : Instant.parse(until);
+            int messages = given.optional("messages").map(Integer::parseInt).orElse(GardenMail.MESSAGES);
             office.open(GardenMail.COLLEAGUES);
-            office.fill(GardenMail.VISITS, GardenMail.of(GardenMail.SEED, end).letters());
+            office.fill(
+                    GardenMail.VISITS,
+                    GardenMail.of(GardenMail.SEED, end, messages).letters());
         });
         office.start();
         Runtime.getRuntime().addShutdownHook(new Thread(office::close));

@@ -108,7 +108,7 @@ class GardenEvidenceTest {
 
     @Test
     void theReviewFindsNothingAmissWithTheDemosRules() throws IOException {
-        Corpus corpus = new Corpus(100);
+        Corpus corpus = new Corpus(100, Long.MAX_VALUE);
         PAST.forEach(corpus::add);
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
         assertThat(Review.of(book, corpus.since(Instant.EPOCH), OWN)).isEmpty();
@@ -117,7 +117,7 @@ class GardenEvidenceTest {
     /** From three school visits and three other messages of the same writers and words. */
     @Test
     void threeVisitsAndAnInvoiceAreToldApart() {
-        Corpus corpus = new Corpus(100);
+        Corpus corpus = new Corpus(100, Long.MAX_VALUE);
         PAST.forEach(corpus::add);
         List<Integer> visits = places("Guided visit for", 3);
         List<Integer> others = places("Invoice for our guided visit", 2);

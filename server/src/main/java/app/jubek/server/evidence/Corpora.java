@@ -4,14 +4,26 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.JubekProperties;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
 
-/** The corpus of each mailbox in use, kept up with what is stored; only a copy of what the database holds. */
+/**
+ * The corpus of each mailbox in use, kept up with what is stored; only a copy of what the database holds. All of them
+ * together are bounded in bytes: one mailbox may take half, and the one not asked for longest goes first.
+ */
 @Component
 class Corpora {
     private static final int MAX_SETS = 2_000;
@@ -19,35 +31,123 @@ class Corpora {
 
     private final Messages messages;
     private final Mailboxes mailboxes;
+    private final Clock clock;
+    private final TaskExecutor background;
+    private final long maxBytes;
     private final Map<UUID, Loaded> loaded = new ConcurrentHashMap<>();
 
-    Corpora(Messages messages, Mailboxes mailboxes) {
+    Corpora(
+            Messages messages,
+            Mailboxes mailboxes,
+            JubekProperties properties,
+            Clock clock,
+            @Qualifier("applicationTaskExecutor") TaskExecutor background) {
         this.messages = messages;
         this.mailboxes = mailboxes;
+        this.clock = clock;
+        this.background = background;
+        this.maxBytes = properties.evidenceMemory().toBytes();
     }
 
+    /** How old a message is changes by the day, and mail leaves the evidence: then it is loaded anew. */
+    private record Form(long epoch, LocalDate day) {}
+
+    /**
+     * How far the loading of a mailbox's past mail is.
+     *
+     * @param messages to be loaded in all
+     * @param cut whether they are more than fit in memory, so that only the latest are looked at
+     */
+    record Progress(long done, long messages, boolean ready, boolean cut) {}
+
     private static final class Loaded {
-        private final long epoch;
-        private final Corpus corpus = new Corpus(MAX_SETS);
+        private final Form form;
+        private final Corpus corpus;
+        private volatile Messages.Extent extent = new Messages.Extent(0, 0);
+        private final AtomicBoolean begun = new AtomicBoolean();
+        private volatile boolean ready;
+        private volatile Instant asked;
         private long lastId;
 
-        Loaded(long epoch) {
-            this.epoch = epoch;
+        Loaded(Form form, Corpus corpus, Instant asked) {
+            this.form = form;
+            this.corpus = corpus;
+            this.asked = asked;
         }
     }
 
     Corpus.View since(UUID mailbox, Instant from) {
-        long epoch = mailboxes.evidenceEpoch(mailbox);
-        Loaded found = loaded.compute(
-                mailbox, (id, known) -> known == null || known.epoch != epoch ? new Loaded(epoch) : known);
+        Loaded found = found(mailbox);
         synchronized (found) {
-            List<PastMessage> more = messages.after(mailbox, found.lastId, CHUNK);
-            while (!more.isEmpty()) {
-                more.forEach(found.corpus::add);
-                found.lastId = more.get(more.size() - 1).id();
-                more = messages.after(mailbox, found.lastId, CHUNK);
+            if (!found.ready) {
+                load(mailbox, found);
             }
+            keepUp(mailbox, found);
         }
+        makeRoom();
         return found.corpus.since(from);
+    }
+
+    /** Loads in the background, unless that is done or under way. */
+    Progress begin(UUID mailbox) {
+        Loaded found = found(mailbox);
+        if (!found.ready && found.begun.compareAndSet(false, true)) {
+            background.execute(() -> {
+                try {
+                    since(mailbox, Instant.MAX);
+                } finally {
+                    found.begun.set(false);
+                }
+            });
+        }
+        return new Progress(found.corpus.size(), found.extent.messages(), found.ready, found.corpus.isCut());
+    }
+
+    private Loaded found(UUID mailbox) {
+        Form form = new Form(mailboxes.evidenceEpoch(mailbox), LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC));
+        Loaded found = loaded.compute(
+                mailbox,
+                (id, known) -> known == null || !known.form.equals(form)
+                        ? new Loaded(form, new Corpus(MAX_SETS, maxBytes / 2), clock.instant())
+                        : known);
+        found.asked = clock.instant();
+        return found;
+    }
+
+    /** The latest first, so that what does not fit is the oldest. */
+    private void load(UUID mailbox, Loaded into) {
+        int anew = CHUNK;
+        while (anew > 0) {
+            anew = messages.readAnew(mailbox, CHUNK);
+        }
+        into.extent = messages.extent(mailbox);
+        List<PastMessage> page = messages.before(mailbox, into.extent, Optional.empty(), CHUNK);
+        while (!page.isEmpty() && !into.corpus.isCut()) {
+            page.forEach(into.corpus::add);
+            page = messages.before(mailbox, into.extent, Optional.of(page.get(page.size() - 1)), CHUNK);
+        }
+        into.lastId = into.extent.last();
+        into.ready = true;
+    }
+
+    private void keepUp(UUID mailbox, Loaded into) {
+        List<PastMessage> more = messages.after(mailbox, into.lastId, CHUNK);
+        while (!more.isEmpty()) {
+            more.forEach(into.corpus::add);
+            into.lastId = more.get(more.size() - 1).id();
+            more = messages.after(mailbox, into.lastId, CHUNK);
+        }
+    }
+
+    private void makeRoom() {
+        while (loaded.size() > 1
+                && loaded.values().stream()
+                                .mapToLong(each -> each.corpus.bytes())
+                                .sum()
+                        > maxBytes) {
+            loaded.entrySet().stream()
+                    .min(Comparator.comparing(each -> each.getValue().asked))
+                    .ifPresent(longest -> loaded.remove(longest.getKey(), longest.getValue()));
+        }
     }
 }

@@ -30,11 +30,9 @@ public class EvidenceController {
     private static final int COURSE_DAYS = 30;
 
     private final PastMail pastMail;
-    private final EvidenceRows rows;
 
-    EvidenceController(PastMail pastMail, EvidenceRows rows) {
+    EvidenceController(PastMail pastMail) {
         this.pastMail = pastMail;
-        this.rows = rows;
     }
 
     /**
@@ -98,7 +96,7 @@ public class EvidenceController {
                 Weeks.of(received(evidence, window), window.now(), window.days()),
                 evidence.picksOut(),
                 evidence.leavesOut(),
-                rows.of(mailbox, evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
+                EvidenceRows.of(evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
                 evidence.count(asked.counter()),
                 example(evidence, window, asked.example()),
                 difference(evidence, rule, window),

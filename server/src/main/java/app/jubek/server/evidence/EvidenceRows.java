@@ -9,48 +9,32 @@ import app.jubek.core.rehearse.Standing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.text.Span;
 import app.jubek.server.delivery.Work;
-import app.jubek.server.intake.Messages;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.stereotype.Component;
 
 /** One page of the evidence's messages, with the words marked. */
-@Component
-class EvidenceRows {
-    private static final int MAX_LIMIT = 200;
+final class EvidenceRows {
+    private static final int MAX_LIMIT = 10_000;
     private static final int BEFORE = 14;
     private static final int AFTER = 90;
 
-    private final Messages messages;
-
-    EvidenceRows(Messages messages) {
-        this.messages = messages;
-    }
+    private EvidenceRows() {}
 
     record Page(Counter counter, int offset, int limit) {}
 
-    List<EvidenceRow> of(UUID mailbox, Evidence evidence, Rule inHand, Page page) {
+    static List<EvidenceRow> of(Evidence evidence, Rule inHand, Page page) {
         List<Standing> shown = evidence.standings().stream()
                 .filter(s -> s.counters().contains(page.counter()))
                 .skip(Math.max(page.offset(), 0))
                 .limit(Math.min(Math.max(page.limit(), 1), MAX_LIMIT))
                 .toList();
-        Map<Long, List<String>> texts = messages.texts(
-                mailbox, shown.stream().map(s -> s.message().id()).toList());
-        return shown.stream()
-                .map(s -> row(
-                        s,
-                        evidence.takenBy(s),
-                        inHand,
-                        texts.getOrDefault(s.message().id(), List.of())))
-                .toList();
+        return shown.stream().map(s -> row(s, evidence.takenBy(s), inHand)).toList();
     }
 
-    private static EvidenceRow row(Standing standing, List<Rule> takenBy, Rule inHand, List<String> texts) {
+    private static EvidenceRow row(Standing standing, List<Rule> takenBy, Rule inHand) {
         PastMessage message = standing.message();
+        List<String> texts = message.message().texts();
         Marks marks = new Marks(message.senderShown(), message.subject(), texts);
         boolean spared = standing.counters().contains(Counter.LEFT_OUT);
         List<Mark> found = Stream.concat(

@@ -142,20 +142,15 @@ class MessageEntity {
         return receivedAt;
     }
 
-    /** Empty for one that was read before these were kept. */
-    Optional<StoredParts> parts() {
-        return formVersion < FORM_VERSION ? Optional.empty() : Optional.ofNullable(parts);
-    }
-
-    /** As much of the parts as can be told without the octets. */
-    StoredParts partsOfLine() {
+    /** As much of the parts as can be told of one whose octets were cleared away. */
+    void keepLine() {
         List<StoredParts.Pair> from = new ArrayList<>();
         for (int i = 0; i < senders.length; i++) {
             from.add(new StoredParts.Pair(senderNames[i], senders[i]));
         }
         List<StoredParts.Pair> to =
                 Arrays.stream(recipients).map(a -> new StoredParts.Pair("", a)).toList();
-        return new StoredParts(
+        parts = new StoredParts(
                 List.of(new StoredParts.Pair("Subject", subject)),
                 Map.of(Role.FROM, from, Role.TO, to),
                 null,
@@ -165,6 +160,7 @@ class MessageEntity {
                 Set.of(),
                 List.of(),
                 false);
+        formVersion = FORM_VERSION;
     }
 
     String subject() {

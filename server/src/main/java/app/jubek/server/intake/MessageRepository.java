@@ -1,5 +1,6 @@
 package app.jubek.server.intake;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -19,9 +20,21 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids")
     List<MessageEntity> all(UUID mailbox, Collection<Long> ids);
 
+    @Query(PastRow.SELECT + " and m.id > :after order by m.id")
+    List<PastRow> after(UUID mailbox, long after, Limit limit);
+
     @Query(
-            "select m from MessageEntity m where m.mailboxId = :mailbox and m.id > :after and m.goneAt is null order by m.id")
-    List<MessageEntity> after(UUID mailbox, long after, Limit limit);
+            PastRow.SELECT
+                    + " and m.id <= :last and (m.receivedAt < :before or m.receivedAt = :before and m.id < :beforeId) order by m.receivedAt desc, m.id desc")
+    List<PastRow> before(UUID mailbox, long last, Instant before, long beforeId, Limit limit);
+
+    @Query(
+            "select count(m), coalesce(max(m.id), 0) from MessageEntity m where m.mailboxId = :mailbox and m.goneAt is null")
+    List<Object[]> extent(UUID mailbox);
+
+    @Query(
+            "select m from MessageEntity m where m.mailboxId = :mailbox and m.formVersion < :form and m.goneAt is null order by m.id")
+    List<MessageEntity> ofOlderForm(UUID mailbox, int form, Limit limit);
 
     @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")
     int countByMessageId(UUID mailbox, String messageId);

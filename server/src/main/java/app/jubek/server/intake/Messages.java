@@ -1,12 +1,9 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.people.AddressBook;
 import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.StoredMail;
 import app.jubek.server.mailbox.Fetched;
@@ -17,10 +14,12 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -29,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** The stored messages, for those who do not take them in. */
 @Service
 public class Messages implements StoredMail {
+    private static final Instant LATEST = Instant.parse("9999-12-31T00:00:00Z");
+
     private final MessageRepository messages;
     private final StoredOctets octets;
     private final Whereabouts whereabouts;
@@ -78,21 +79,55 @@ public class Messages implements StoredMail {
         whereabouts.moved(id, place);
     }
 
-    /** Messages stored after one, in the order of storing, for the corpus. */
-    @Transactional
-    public List<PastMessage> after(UUID mailbox, long after, int limit) {
-        Mailbox seenBy = mailboxes.find(mailbox);
-        return messages.after(mailbox, after, Limit.of(limit)).stream()
-                .map(m -> past(m, seenBy))
-                .toList();
+    /**
+     * How much past mail there is.
+     *
+     * @param last the id stored last
+     */
+    public record Extent(long messages, long last) {}
+
+    @Transactional(readOnly = true)
+    public Extent extent(UUID mailbox) {
+        Object[] found = messages.extent(mailbox).get(0);
+        return new Extent((long) found[0], (long) found[1]);
     }
 
-    /** The texts of some messages as displayed, by id. */
+    /** Messages stored after one, in the order of storing. */
     @Transactional(readOnly = true)
-    public Map<Long, List<String>> texts(UUID mailbox, Collection<Long> ids) {
-        Map<Long, List<String>> texts = new HashMap<>();
-        messages.all(mailbox, ids).forEach(m -> texts.put(m.id(), m.texts()));
-        return texts;
+    public List<PastMessage> after(UUID mailbox, long after, int limit) {
+        return past(mailbox, messages.after(mailbox, after, Limit.of(limit)));
+    }
+
+    /** Messages that came in before one, the latest first, as far as they were stored by then. */
+    @Transactional(readOnly = true)
+    public List<PastMessage> before(UUID mailbox, Extent stored, Optional<PastMessage> before, int limit) {
+        Instant received = before.map(PastMessage::received).orElse(LATEST);
+        long id = before.map(PastMessage::id).orElse(Long.MAX_VALUE);
+        return past(mailbox, messages.before(mailbox, stored.last(), received, id, Limit.of(limit)));
+    }
+
+    private List<PastMessage> past(UUID mailbox, List<PastRow> rows) {
+        Mailbox seenBy = mailboxes.find(mailbox);
+        Instant now = clock.instant();
+        return rows.stream().map(row -> row.seenBy(seenBy, now)).toList();
+    }
+
+    /**
+     * Reads messages anew that were stored before as much was kept of them.
+     *
+     * @return how many were; none when all are as they should be
+     */
+    @Transactional
+    public int readAnew(UUID mailbox, int limit) {
+        List<MessageEntity> old = messages.ofOlderForm(mailbox, MessageEntity.FORM_VERSION, Limit.of(limit));
+        old.forEach(m -> {
+            if (octets.has(m.id())) {
+                m.read(read(m.id()), false);
+            } else {
+                m.keepLine();
+            }
+        });
+        return old.size();
     }
 
     /** One line for each message, by id. */
@@ -106,25 +141,5 @@ public class Messages implements StoredMail {
     private static MessageLine line(MessageEntity m) {
         return new MessageLine(
                 m.id(), m.receivedAt(), m.senderShown(), m.subject(), m.attachments(), m.standing(), m.notes());
-    }
-
-    private PastMessage past(MessageEntity m, Mailbox mailbox) {
-        StoredParts parts = m.parts().orElseGet(() -> partsReadAnew(m));
-        ReadMessage message = parts.message(m.subject(), m.texts(), m.size(), m.messageId(), m.notes());
-        Setting setting = new Setting(
-                mailbox.own(),
-                AddressBook.empty(),
-                clock.instant(),
-                m.receivedAt(),
-                mailbox.zone(),
-                parts.conversation(),
-                mailbox.own().identity().address(),
-                m.place().folder());
-        return new PastMessage(m.id(), m.receivedAt(), new InHand(message, setting));
-    }
-
-    /** Of a message stored before its parts were kept; nothing more is known where its octets were cleared away. */
-    private StoredParts partsReadAnew(MessageEntity m) {
-        return octets.has(m.id()) ? m.read(read(m.id()), false).parts().orElseThrow() : m.partsOfLine();
     }
 }

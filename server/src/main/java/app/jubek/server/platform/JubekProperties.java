@@ -18,6 +18,7 @@ import org.springframework.util.unit.DataSize;
  * @param lease how long what a node has taken in hand stays its own without a sign of life
  * @param keepMail how long octets and evidence are kept
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
+ * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
  */
 @ConfigurationProperties("jubek")
@@ -29,6 +30,7 @@ public record JubekProperties(
         Duration lease,
         Duration keepMail,
         Duration upkeepInterval,
+        DataSize evidenceMemory,
         DataSize largestMessage,
         @Nullable FirstMailbox mailbox,
         @Nullable FirstAccount account,

@@ -21,7 +21,18 @@ class SecretsTest {
     private InstallationKeys keys() {
         Duration any = Duration.ofSeconds(1);
         return new InstallationKeys(new JubekProperties(
-                folder, any, List.of(), List.of(), any, any, any, DataSize.ofMegabytes(1), null, null, null));
+                folder,
+                any,
+                List.of(),
+                List.of(),
+                any,
+                any,
+                any,
+                DataSize.ofMegabytes(1),
+                DataSize.ofMegabytes(1),
+                null,
+                null,
+                null));
     }
 
     private Secrets secrets() {
