@@ -71,7 +71,7 @@ build() {
 # The server with arguments; classes are archived at the first start, so that later ones are quick (JEP 350).
 server_command() {
   local jar="$ROOT/server/target/app/jubek-server-$VERSION-exec.jar" archive="$ROOT/server/target/app/classes.jsa"
-  local java=(java -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx1g -Xshare:auto -Xlog:disable)
+  local java=(java -XX:+UseSerialGC -Xmx1g -Xshare:auto -Xlog:disable)
   if [[ ! -f $archive ]]; then
     "${java[@]}" -XX:ArchiveClassesAtExit="$archive" -Dspring.context.exit=onRefresh -jar "$jar" "$@" >/dev/null 2>&1 || true
   fi

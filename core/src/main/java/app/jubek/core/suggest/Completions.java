@@ -2,9 +2,12 @@ package app.jubek.core.suggest;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Part;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.text.Comparison;
 import app.jubek.core.text.Folding;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -17,6 +20,7 @@ import java.util.stream.Stream;
 /** Real addresses and phrases of past mail for what is being typed, those of most messages first. */
 public final class Completions {
     private static final int MOST = 8;
+    private static final Part SUBJECT = Part.of(Part.Kind.SUBJECT);
 
     private Completions() {}
 
@@ -44,7 +48,11 @@ public final class Completions {
         Map<String, Integer> counts = new HashMap<>();
         Map<String, String> written = new HashMap<>();
         for (int at = 0; at < past.size(); at++) {
-            values(past.message(at).message(), what, phrases).forEach((key, value) -> {
+            InHand seen = past.message(at).seen();
+            if (what == Of.WORDS && isSilent(seen, begun)) {
+                continue;
+            }
+            values(seen.message(), what, phrases).forEach((key, value) -> {
                 if (begins(key, begun)) {
                     counts.merge(key, 1, Integer::sum);
                     written.putIfAbsent(key, value);
@@ -57,6 +65,11 @@ public final class Completions {
                 .limit(MOST)
                 .map(e -> new Completion(written.get(e.getKey()), e.getValue()))
                 .toList();
+    }
+
+    /** Most subjects need not be taken apart: what is typed does not stand in them. */
+    private static boolean isSilent(InHand seen, String begun) {
+        return seen.texts(SUBJECT, Comparison.FOLDED).stream().noneMatch(subject -> subject.contains(begun));
     }
 
     private static boolean begins(String key, String begun) {
