@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/desk/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["looked"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/drafts": {
         parameters: {
             query?: never;
@@ -292,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/review/remedy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["remedy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/rule-book": {
         parameters: {
             query?: never;
@@ -350,6 +398,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["suggest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["uses"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -567,11 +631,26 @@ export interface components {
             /** Format: int64 */
             offsetSeconds: number;
         };
+        DeskView: {
+            /** Format: int32 */
+            came: number;
+            done: components["schemas"]["DoneCount"][];
+            /** Format: date-time */
+            lookedAt?: string;
+            /** Format: date-time */
+            since: string;
+        };
         Difference: {
             /** Format: int32 */
             fewer: number;
             /** Format: int32 */
             more: number;
+        };
+        DoneCount: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
+            /** Format: int64 */
+            messages: number;
         };
         DraftSaving: {
             document: components["schemas"]["JsonNode"];
@@ -683,7 +762,7 @@ export interface components {
         FindingView: {
             cause: string;
             example?: components["schemas"]["Line"];
-            remedy?: components["schemas"]["RemedyView"];
+            remedy?: string;
             rule: string;
             /** @enum {string} */
             sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
@@ -966,7 +1045,6 @@ export interface components {
         };
         RemedyView: {
             document: components["schemas"]["RuleBook"];
-            words: string;
         };
         ReplyStep: {
             /** @enum {string} */
@@ -1026,6 +1104,17 @@ export interface components {
         RuleReach: {
             /** Format: int32 */
             picked: number;
+            rule: string;
+            /** Format: int32 */
+            spared: number;
+        };
+        RuleUse: {
+            /** Format: date-time */
+            last: string;
+            /** Format: int64 */
+            messages: number;
+            /** Format: int64 */
+            overtaken: number;
             rule: string;
         };
         Schedule: {
@@ -1234,7 +1323,9 @@ export interface operations {
     };
     course: {
         parameters: {
-            query?: never;
+            query?: {
+                days?: number;
+            };
             header?: never;
             path: {
                 mailbox: string;
@@ -1251,6 +1342,48 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["CourseFigures"];
                 };
+            };
+        };
+    };
+    desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DeskView"];
+                };
+            };
+        };
+    };
+    looked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -1523,8 +1656,8 @@ export interface operations {
     };
     pastMail: {
         parameters: {
-            query: {
-                days: number;
+            query?: {
+                days?: number;
             };
             header?: never;
             path: {
@@ -1637,6 +1770,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ReviewView"];
+                };
+            };
+        };
+    };
+    remedy: {
+        parameters: {
+            query?: {
+                days?: number;
+                rule?: string;
+                words?: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RemedyView"];
                 };
             };
         };
@@ -1757,6 +1916,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SuggestView"];
+                };
+            };
+        };
+    };
+    uses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RuleUse"][];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem, problemText } from '../api/problem';
+import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
 import { MailboxInHand } from '../features/mailbox';
 import { Outside } from '../features/outside';
@@ -61,12 +62,13 @@ function Door() {
     <MailboxInHand value={mailbox.id}>
       <Routes>
         <Route element={<Shell name={name} demo={demo} />}>
+          <Route path="/desk" element={<Desk />} />
           <Route path="/incoming/:message?" element={<Incoming />} />
           <Route path="/rules" element={<Course />} />
           <Route path="/rules/:rule" element={<Workbench />} />
           <Route path="/records" element={<Records />} />
           {demo && <Route path="/outside" element={<Outside />} />}
-          <Route path="*" element={<Navigate to="/incoming" replace />} />
+          <Route path="*" element={<Navigate to="/desk" replace />} />
         </Route>
       </Routes>
     </MailboxInHand>

@@ -1,22 +1,25 @@
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useRuleBook } from '../features/rules';
+import { setEvidenceDays, useDone, WINDOWS } from '../features/mailbox';
+import { switched, useRuleBook, useSaveRuleBook, withRules, type Rule } from '../features/rules';
+import { useSignOut } from '../features/session';
+import { shortDate } from '../lib/dates';
+import { counted } from '../lib/numbers';
+import { useFound } from './found';
 import { OUTSIDE, PLACES } from './places';
 
-const GROUP =
-  '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-ink2';
-const ITEM = 'cursor-pointer px-3 py-1.5 data-[selected=true]:bg-moss-soft';
+const ITEM =
+  'flex cursor-pointer items-baseline gap-2 px-3 py-1.5 data-[selected=true]:bg-moss-soft [&>span:first-child]:truncate';
 
-/** Goes anywhere: Ctrl+K, a few letters, Enter. */
+/** Goes anywhere and does what is named: Ctrl+K, a few letters, Enter. */
 export function JumpBox({ demo }: { demo: boolean }) {
   const [open, setOpen] = useState(false);
-  const book = useRuleBook();
-  const navigate = useNavigate();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+      const inEditor = event.target instanceof HTMLElement && event.target.isContentEditable;
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k' && !inEditor) {
         event.preventDefault();
         setOpen((now) => !now);
       }
@@ -24,11 +27,6 @@ export function JumpBox({ demo }: { demo: boolean }) {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const go = (path: string) => {
-    setOpen(false);
-    void navigate(path);
-  };
-  const places = demo ? [...PLACES.flat(), OUTSIDE] : PLACES.flat();
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="hidden h-[26px] w-[200px] items-center justify-between rounded border border-line2 bg-ground px-2 text-sm text-ink2 min-[900px]:flex">
@@ -39,42 +37,170 @@ export function JumpBox({ demo }: { demo: boolean }) {
         <Dialog.Overlay className="fixed inset-0 z-50 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-24 left-1/2 z-50 w-[520px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-lg border border-line2 bg-sheet"
+          className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-lg border border-line2 bg-sheet"
         >
-          <Dialog.Title className="sr-only">Jump to a place or a rule</Dialog.Title>
-          <Command label="Jump to">
-            <Command.Input
-              placeholder="a place, a rule, something to do …"
-              className="w-full border-b border-line bg-sheet px-3 py-2.5 outline-none"
-            />
-            <Command.List className="max-h-80 overflow-auto pb-2">
-              <Command.Empty className="px-3 py-3 text-ink2">Nothing of that name.</Command.Empty>
-              <Command.Group heading="Places" className={GROUP}>
-                {places.map((place) => (
-                  <Command.Item key={place.path} className={ITEM} onSelect={() => go(place.path)}>
-                    {place.name}
-                  </Command.Item>
-                ))}
-              </Command.Group>
-              <Command.Group heading="Rules" className={GROUP}>
-                <Command.Item className={ITEM} onSelect={() => go('/rules/new')}>
-                  Start a rule
-                </Command.Item>
-                {(book.data?.document.rules ?? []).map((rule) => (
-                  <Command.Item
-                    key={rule.id}
-                    value={`${rule.name} ${rule.id}`}
-                    className={ITEM}
-                    onSelect={() => go(`/rules/${rule.id}`)}
-                  >
-                    {rule.name}
-                  </Command.Item>
-                ))}
-              </Command.Group>
-            </Command.List>
-          </Command>
+          <Dialog.Title className="sr-only">Jump to a place, a rule, a person or a message</Dialog.Title>
+          <Jumps demo={demo} onDone={() => setOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
+  const [typed, setTyped] = useState('');
+  const found = useFound(typed);
+  const book = useRuleBook();
+  const navigate = useNavigate();
+  const go = (path: string) => {
+    onDone();
+    void navigate(path);
+  };
+  const rules = book.data?.document.rules ?? [];
+  const places = demo ? [...PLACES.flat(), OUTSIDE] : PLACES.flat();
+  return (
+    <Command label="Jump to" filter={hasAllWords}>
+      <Command.Input
+        value={typed}
+        onValueChange={setTyped}
+        placeholder="a place, a rule, a person, a message, something to do …"
+        className="w-full border-b border-line bg-sheet px-3 py-2.5 outline-none"
+      />
+      <Command.List className="max-h-96 overflow-auto pb-2">
+        <Command.Empty className="px-3 py-3 text-ink2">
+          {found.isFetching ? 'looking …' : 'Nothing of that name.'}
+        </Command.Empty>
+        <Named heading="Places">
+          {places.map((place) => (
+            <Jump key={place.path} onSelect={() => go(place.path)}>
+              {place.name}
+            </Jump>
+          ))}
+        </Named>
+        <Named heading="Rules">
+          {rules.map((rule) => (
+            <Jump key={rule.id} value={`${rule.name} ${rule.id}`} onSelect={() => go(`/rules/${rule.id}`)}>
+              {rule.name}
+            </Jump>
+          ))}
+        </Named>
+        <Acts rules={rules} onGo={go} onDone={onDone} />
+        {typed.trim().length > 1 && (
+          <>
+            <Named heading="People">
+              {found.data?.people.map((one) => (
+                <Jump
+                  key={one.value}
+                  value={`${typed} from ${one.value}`}
+                  aside={counted(one.messages, 'message')}
+                  onSelect={() => go(`/incoming?view=messages&sender=${encodeURIComponent(one.value)}`)}
+                >
+                  {one.value}
+                </Jump>
+              ))}
+            </Named>
+            <Named heading="Messages">
+              {found.data?.messages.map((message) => (
+                <Jump
+                  key={message.id}
+                  value={`${typed} message ${message.id}`}
+                  aside={`${message.sender} · ${shortDate(message.received)}`}
+                  onSelect={() => go(`/incoming/${message.id}?view=messages`)}
+                >
+                  {message.subject || '(no subject)'}
+                </Jump>
+              ))}
+            </Named>
+          </>
+        )}
+      </Command.List>
+    </Command>
+  );
+}
+
+/** What is typed is looked for word by word, as it stands. */
+function hasAllWords(value: string, typed: string): number {
+  const text = value.toLowerCase();
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word))
+    ? 1
+    : 0;
+}
+
+interface ActsProps {
+  rules: Rule[];
+  onGo: (path: string) => void;
+  onDone: () => void;
+}
+
+function Acts({ rules, onGo, onDone }: ActsProps) {
+  const book = useRuleBook();
+  const saving = useSaveRuleBook();
+  const signOut = useSignOut();
+  const { tell } = useDone();
+  const turn = (rule: Rule) => {
+    if (book.data) {
+      const changed = switched(rules, rule.id, !rule.on);
+      saving.mutate(
+        { baseVersion: book.data.version, document: withRules(book.data.document, changed) },
+        { onSuccess: () => tell({ text: `“${rule.name}” is ${rule.on ? 'paused' : 'on. New mail only'}.` }) },
+      );
+    }
+    onDone();
+  };
+  return (
+    <Named heading="Do">
+      <Jump onSelect={() => onGo('/rules/new')}>Start a rule</Jump>
+      {WINDOWS.map((days) => (
+        <Jump
+          key={days}
+          onSelect={() => {
+            setEvidenceDays(days);
+            onDone();
+          }}
+        >
+          Measure on the last {days} days
+        </Jump>
+      ))}
+      {rules.map((rule) => (
+        <Jump
+          key={rule.id}
+          value={`turn ${rule.on ? 'pause' : 'switch on'} ${rule.name} ${rule.id}`}
+          onSelect={() => turn(rule)}
+        >
+          {rule.on ? 'Pause' : 'Switch on'} “{rule.name}”
+        </Jump>
+      ))}
+      <Jump onSelect={() => signOut.mutate()}>Sign out</Jump>
+    </Named>
+  );
+}
+
+function Named({ heading, children }: { heading: string; children: ReactNode }) {
+  return (
+    <Command.Group
+      heading={heading}
+      className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-ink2"
+    >
+      {children}
+    </Command.Group>
+  );
+}
+
+interface JumpProps {
+  value?: string;
+  aside?: string;
+  onSelect: () => void;
+  children: ReactNode;
+}
+
+function Jump({ value, aside, onSelect, children }: JumpProps) {
+  return (
+    <Command.Item {...(value === undefined ? {} : { value })} className={ITEM} onSelect={onSelect}>
+      <span>{children}</span>
+      {aside && <span className="ml-auto shrink-0 text-sm text-ink2">{aside}</span>}
+    </Command.Item>
   );
 }

@@ -5,6 +5,7 @@ export interface Place {
 
 export const PLACES: Place[][] = [
   [
+    { path: '/desk', name: 'Desk' },
     { path: '/incoming', name: 'Incoming' },
     { path: '/rules', name: 'Rules' },
   ],

@@ -1,6 +1,8 @@
 export { CriterionCard } from './parts/CriterionCard';
+export { Items } from './parts/Items';
 export { ValueChips } from './parts/ValueChips';
 export {
+  emptyGroup,
   emptyTest,
   inBrief,
   isTest,

@@ -81,19 +81,37 @@ export type Kind =
   | 'size'
   | 'field';
 
-/** A criterion in hand: a test, or one that is kept as it is because it nests. */
+/** How many criteria of a group must hold. */
+export type Taken = 'all' | 'any' | 'none';
+
+/** A criterion in hand: a test, a group of others, or one that the screens keep as it is. */
 export interface Item {
   key: string;
   criterion: Criterion;
   /** What is being typed and not yet a value. */
   typing: string;
+  /** Of a group, what is in it; its criterion is then made from this. */
+  group?: { taken: Taken; items: Item[] };
 }
 
 let keys = 0;
 
 export function item(criterion: Criterion): Item {
   keys += 1;
-  return { key: `c${keys}-${Date.now()}`, criterion, typing: '' };
+  const begun = { key: `c${keys}-${Date.now()}`, criterion, typing: '' };
+  const taken = takenIn(criterion);
+  const inside = taken && (criterion as Record<Taken, Criterion[]>)[taken];
+  return taken && inside ? { ...begun, group: { taken, items: inside.map(item) } } : begun;
+}
+
+function takenIn(criterion: Criterion): Taken | undefined {
+  return (['all', 'any', 'none'] as const).find((taken) => taken in criterion);
+}
+
+/** A group to begin with, of which any will do. */
+export function emptyGroup(): Item {
+  const first = item(emptyTest('words') as Criterion);
+  return { ...item({ everything: true }), group: { taken: 'any', items: [first] } };
 }
 
 export function isAddress(test: Test): test is AddressTest {
@@ -184,7 +202,11 @@ export function emptyTest(kind: Kind): Test {
 }
 
 /** The criterion with what is being typed as one more value; undefined while it has none. */
-export function meant({ criterion, typing }: Item): Criterion | undefined {
+export function meant({ criterion, typing, group }: Item): Criterion | undefined {
+  if (group) {
+    const inside = group.items.map(meant).filter((one): one is Criterion => one !== undefined);
+    return inside.length === 0 ? undefined : ({ [group.taken]: inside } as Criterion);
+  }
   if (!isTest(criterion)) {
     return criterion;
   }
@@ -245,8 +267,15 @@ export function inBrief(criterion: Criterion): string {
   if ('everything' in criterion) {
     return 'every message';
   }
+  const taken = takenIn(criterion);
+  if (taken) {
+    const inside = (criterion as Record<Taken, Criterion[]>)[taken].map(inBrief);
+    return taken === 'none'
+      ? `neither ${inside.join(' nor ')}`
+      : inside.join(taken === 'all' ? ' and ' : ' or ');
+  }
   if (!isTest(criterion)) {
-    return 'part' in criterion ? criterion.part : 'a group';
+    return 'part' in criterion ? criterion.part : 'something else';
   }
   const test = criterion as Test;
   const not = test.not ? 'not ' : '';

@@ -1,2 +1,3 @@
 export { Records } from './parts/Records';
-export { useWaiting } from './queries';
+export { ACTS } from './acts';
+export { useAct, useRecords, useWaiting } from './queries';

@@ -1,3 +1,4 @@
 export { Course } from './parts/Course';
-export { withRules, type Rule, type RuleBook } from './model';
-export { useRuleBook, useSaveRuleBook } from './queries';
+export { Stream } from './parts/Stream';
+export { stream, switched, withRules, type Rule, type RuleBook } from './model';
+export { useCourseFigures, useRuleBook, useSaveRuleBook } from './queries';

@@ -30,6 +30,39 @@ export function copied(rules: Rule[], rule: Rule): Rule[] {
   return rules.flatMap((one) => (one.id === rule.id ? [one, copy] : [one]));
 }
 
+type SenderTest = Schemas['Criterion'] & { part: 'sender'; values: string[] };
+
+function isSender(criterion: Schemas['Criterion']): criterion is SenderTest {
+  return 'part' in criterion && criterion.part === 'sender' && !('not' in criterion && criterion.not);
+}
+
+function outermost(criterion: Schemas['Criterion']): Schemas['Criterion'][] {
+  return 'all' in criterion ? criterion.all : [criterion];
+}
+
+/** Whom a rule takes mail from, where it says so. */
+export function sendersOf(rule: Rule): string[] {
+  return outermost(rule.picksOut)
+    .filter(isSender)
+    .flatMap((test) => test.values);
+}
+
+/** A copy that takes mail of another sender, an address or a domain, instead of the one the rule names. */
+export function copiedFor(rule: Rule, sender: string): Rule {
+  const how = sender.includes('@') ? ('is' as const) : ('at domain or below' as const);
+  const criteria = outermost(rule.picksOut).map((one): Schemas['Criterion'] =>
+    isSender(one) ? ({ part: 'sender' as const, how, values: [sender] } satisfies Schemas['Criterion']) : one,
+  );
+  return {
+    ...rule,
+    id: crypto.randomUUID(),
+    version: 1,
+    name: `${rule.name.slice(0, 120)}, ${sender}`.slice(0, 200),
+    picksOut: { all: criteria },
+    on: false,
+  };
+}
+
 export function switched(rules: Rule[], id: string, on: boolean): Rule[] {
   return rules.map((rule) => (rule.id === id ? { ...rule, on } : rule));
 }

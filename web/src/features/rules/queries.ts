@@ -13,13 +13,38 @@ export function useRuleBook() {
 /**
  * @param version of the rules they are for, so that an answer under way for an earlier one is not taken for theirs
  */
-export function useCourseFigures(version: number | undefined) {
+export function useCourseFigures(version: number | undefined, days = 30) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['course', mailbox, version],
+    queryKey: ['course', mailbox, version, days],
     enabled: version !== undefined,
     placeholderData: keepPreviousData,
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/course', { params: { path: { mailbox } } })),
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/course', { params: { path: { mailbox }, query: { days } } })),
+  });
+}
+
+/** The rules as a finding's remedy would leave them; nothing is saved. */
+export function useRemedy() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useMutation({
+    mutationFn: ({ rule, words }: { rule: string; words: string }) =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/review/remedy', {
+          params: { path: { mailbox }, query: { days, rule, words } },
+        }),
+      ),
+  });
+}
+
+/** How often and when each rule acted. */
+export function useUses() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['uses', mailbox],
+    refetchInterval: 30_000,
+    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/uses', { params: { path: { mailbox } } })),
   });
 }
 

@@ -25,7 +25,9 @@ test('half an address takes nothing until it is whole', () => {
 
 test('criteria without values are left out, and without any there is nothing to ask', () => {
   const asked = ask(draft({ picksOut: [words([]), words(['visit'])], leavesOut: [words([])] }));
-  expect(asked?.picked).toHaveLength(1);
+  expect(asked?.rule.picksOut).toEqual({
+    all: [{ part: 'subject or text', how: 'contains', values: ['visit'] }],
+  });
   expect(asked?.rule.leavesOut).toBeUndefined();
   expect(ask(draft({ picksOut: [words([])] }))).toBeUndefined();
 });

@@ -68,20 +68,15 @@ export function draftOf(rule: Rule, order: number): Draft {
 
 export interface Asked {
   rule: Rule;
-  /** For each criterion of the rule as asked, the item it came from. */
-  picked: Item[];
-  left: Item[];
 }
 
 /** The rule as far as it can be asked about; undefined while it picks out nothing. */
 export function ask(draft: Draft): Asked | undefined {
-  const picked = draft.everything ? [] : draft.picksOut.filter((i) => meant(i) !== undefined);
-  const left = draft.leavesOut.filter((i) => meant(i) !== undefined);
-  if (!draft.everything && picked.length === 0) {
+  const criteria = draft.everything ? [] : meanings(draft.picksOut);
+  if (!draft.everything && criteria.length === 0) {
     return undefined;
   }
-  const criteria = picked.map((i) => meant(i) as Criterion);
-  const exceptions = left.map((i) => meant(i) as Criterion);
+  const exceptions = meanings(draft.leavesOut);
   const picksOut: Criterion = draft.everything
     ? { everything: true }
     : draft.how === 'all'
@@ -98,7 +93,11 @@ export function ask(draft: Draft): Asked | undefined {
     ...(draft.active ? { active: draft.active } : {}),
     ...(exceptions.length > 0 ? { leavesOut: { any: exceptions } } : {}),
   };
-  return { rule, picked, left };
+  return { rule };
+}
+
+function meanings(items: Item[]): Criterion[] {
+  return items.map(meant).filter((one): one is Criterion => one !== undefined);
 }
 
 export function isComplete(step: Step): boolean {

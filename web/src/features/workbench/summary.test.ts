@@ -7,7 +7,7 @@ test('a closed part is one line that names its values', () => {
   const invoice = item({ part: 'subject', how: 'contains', values: ['invoice', 'Rechnung'] });
   const notAnna = item({ part: 'sender name', how: 'contains', values: ['Anna'], not: true });
   expect(criteriaInBrief([invoice, notAnna])).toBe('subject: invoice, Rechnung · not sender name: Anna');
-  expect(criteriaInBrief([item({ all: [{ everything: true }] })])).toBe('a group');
+  expect(criteriaInBrief([item({ all: [{ everything: true }] })])).toBe('every message');
   expect(criteriaInBrief([item({ part: 'text', how: 'contains', values: [] })])).toBe('');
   expect(picksOutInBrief({ ...newDraft('r'), everything: true })).toBe('every message');
 });

@@ -4,6 +4,7 @@ import { Choice } from '../../../ui/Choice';
 import {
   added,
   emptyTest,
+  inBrief,
   isAddress,
   isNumber,
   isTest,
@@ -18,6 +19,7 @@ import {
 import type { CompletionOf } from '../queries';
 import { How } from './How';
 import { NumberValue } from './NumberValue';
+import { RemoveButton } from './RemoveButton';
 import { TraitChips } from './TraitChips';
 import { ValueChips } from './ValueChips';
 
@@ -48,7 +50,7 @@ export function CriterionCard({ item, figures, effect, fault, onChange, onRemove
   if (!isTest(item.criterion)) {
     return (
       <div className="relative mb-2 rounded-md border border-line px-2.5 py-2 text-sm">
-        A group of criteria, kept as it is.
+        {inBrief(item.criterion)}: kept as it is.
         <RemoveButton onRemove={onRemove} />
       </div>
     );
@@ -139,17 +141,4 @@ function hint(test: ValuedTest): string {
         : 'a phrase …';
   }
   return test.how === 'is' ? 'an address …' : 'a domain or an address …';
-}
-
-function RemoveButton({ onRemove }: { onRemove: () => void }) {
-  return (
-    <button
-      type="button"
-      aria-label="Remove this criterion"
-      className="absolute top-1 right-1 rounded px-1 text-ink2 hover:text-ink"
-      onClick={onRemove}
-    >
-      ×
-    </button>
-  );
 }

@@ -49,7 +49,11 @@ export function Incoming() {
           </span>
         </div>
       )}
-      {view === 'kinds' ? <KindsList onOpen={open} /> : <MessagesTable onOpen={open} />}
+      {view === 'kinds' ? (
+        <KindsList onOpen={open} />
+      ) : (
+        <MessagesTable key={search.get('sender')} sender={search.get('sender')} onOpen={open} />
+      )}
       <BasketBar onPropose={() => setProposing(true)} />
       <Proposals {...basket} open={proposing} onClose={() => setProposing(false)} />
       <MessageSheet

@@ -7,7 +7,7 @@ import { count, counted } from '../../../lib/numbers';
 import { TextField } from '../../../ui/Field';
 import { Glyph } from '../../../ui/glyphs';
 import { Empty, Trouble } from '../../../ui/States';
-import { meant, type Criterion, type Item } from '../../criteria';
+import { item, meant, type Criterion, type Item } from '../../criteria';
 import { LookingThrough, useEvidenceDays } from '../../mailbox';
 import { happened } from '../model';
 import { PAGE, useMessagePages } from '../queries';
@@ -18,10 +18,16 @@ const ROW = 34;
 const COLUMNS =
   'grid grid-cols-[minmax(120px,190px)_60px_minmax(100px,170px)_minmax(0,1fr)] gap-3 items-center pl-4';
 
+interface Props {
+  onOpen: (message: number) => void;
+  /** Whose mail is looked for to begin with. */
+  sender: string | null;
+}
+
 /** Past mail as a table; what is typed and the criteria beside it pick out what is shown. */
-export function MessagesTable({ onOpen }: { onOpen: (message: number) => void }) {
+export function MessagesTable({ onOpen, sender }: Props) {
   const [words, setWords] = useState('');
-  const [items, setItems] = useState<Item[]>([]);
+  const [items, setItems] = useState(() => from(sender));
   const typed = useDeferredValue(words);
   const asked = useDeferredValue(items);
   const search = useMemo(
@@ -134,6 +140,11 @@ export function MessagesTable({ onOpen }: { onOpen: (message: number) => void })
       </div>
     </>
   );
+}
+
+function from(sender: string | null): Item[] {
+  const how = sender?.includes('@') ? 'is' : 'at domain or below';
+  return sender === null ? [] : [item({ part: 'sender', how, values: [sender] })];
 }
 
 function Row({ line, onOpen }: { line: Schemas['IncomingLine']; onOpen: () => void }) {

@@ -7,6 +7,7 @@ import { Button } from '../../../ui/Button';
 import { Glyph } from '../../../ui/glyphs';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { doneInWords, stateInWords } from '../../incoming';
+import { ACTS } from '../acts';
 import { useAct, useRecords, type Act, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
@@ -15,13 +16,6 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'needs', text: 'Needs a person', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
   { key: 'back', text: 'Kept back', states: ['WITHHELD', 'DROPPED'] },
 ];
-
-const ACTS: Record<Act, string> = {
-  LET_GO: 'let go',
-  TRY_AGAIN: 'try again',
-  FORWARD_INSTEAD: 'forward instead',
-  DROP: 'drop',
-};
 
 export function Records() {
   const [search, setSearch] = useSearchParams();

@@ -33,8 +33,11 @@ beforeEach(() => {
   changed = 0;
   rules = [rule('alarms'), rule('schools', { on: false })];
   vi.stubGlobal('fetch', async (request: Request) => {
-    if (request.url.endsWith('/course')) {
-      return answer({ window: 100, rules: [{ rule: 'alarms', picked: 12 }], inInbox: 88 });
+    if (request.url.endsWith('/uses')) {
+      return answer([{ rule: 'alarms', messages: 31, last: '2026-03-20T10:00:00Z', overtaken: 0 }]);
+    }
+    if (request.url.includes('/course')) {
+      return answer({ window: 100, rules: [{ rule: 'alarms', picked: 12, spared: 0 }], inInbox: 88 });
     }
     if (request.url.endsWith('/rehearsal')) {
       const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };

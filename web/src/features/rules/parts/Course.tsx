@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -6,37 +6,17 @@ import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Empty, Loading, Trouble } from '../../../ui/States';
-import { useDone } from '../../mailbox';
-import { copied, moved, stream, switched, withRules, type Rule, type RuleBook } from '../model';
-import { useCourseFigures, useRehearsal, useReview, useRuleBook, useSaveRuleBook } from '../queries';
+import { useRowActs, useSaving } from '../acts';
+import { copied, copiedFor, stream, type Rule } from '../model';
+import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
 import { CourseRow } from './CourseRow';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
 import { RuleAside } from './RuleAside';
 import { Stream } from './Stream';
 
-/** A move that would make mail change hands, before it is saved. */
-interface Asked {
-  what: string;
-  preview: Schemas['RehearsalView'];
-  go: () => void;
-}
-
 export function Course() {
   const book = useRuleBook();
-  const figures = useCourseFigures(book.data?.version);
-  const review = useReview(book.data?.version);
-  const rehearsal = useRehearsal();
-  const saving = useSaveRuleBook();
-  const [asked, setAsked] = useState<Asked>();
-  const navigate = useNavigate();
-  const done = useDone();
-  const [selected, setSelected] = useState<string>();
-  const [spoken, setSpoken] = useState('');
-  const [filter, setFilter] = useState('');
-  const [history, setHistory] = useState(false);
-  const list = useRef<HTMLDivElement>(null);
-
   if (book.isPending) {
     return <Loading what="Fetching the rules" />;
   }
@@ -47,59 +27,42 @@ export function Course() {
       </div>
     );
   }
-  const { version, document, readBack } = book.data;
-  const rules = document.rules;
-  const sentences = new Map(readBack.map((r) => [r.rule, r.sentence]));
-  const picked = new Map((figures.data?.rules ?? []).map((r) => [r.rule, r.picked]));
-  const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
+  return <Rules book={book.data} />;
+}
 
+function Rules({ book }: { book: Schemas['RuleBookView'] }) {
+  const { version, document } = book;
+  const figures = useCourseFigures(version);
+  const review = useReview(version);
+  const acted = useUses();
+  const remedy = useRemedy();
+  const navigate = useNavigate();
+  const [selected, setSelected] = useState<string>();
+  const [spoken, setSpoken] = useState('');
+  const [filter, setFilter] = useState('');
+  const [history, setHistory] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
+  const { save, saveBook, error } = useSaving(book);
+  const rules = document.rules;
+  const onMoved = useCallback(
+    (rule: Rule, order: number) => {
+      setSpoken(`${rule.name}, order ${order} of ${rules.length}`);
+      requestAnimationFrame(() =>
+        list.current?.querySelectorAll<HTMLElement>('[role=row]')[order - 1]?.focus(),
+      );
+    },
+    [rules.length],
+  );
+  const moving = useRowActs(book, setSelected, onMoved);
+  const sentences = useMemo(() => new Map(book.readBack.map((r) => [r.rule, r.sentence])), [book.readBack]);
+  const uses = useMemo(() => new Map((figures.data?.rules ?? []).map((r) => [r.rule, r])), [figures.data]);
+  const picked = useMemo(() => new Map([...uses].map(([id, use]) => [id, use.picked])), [uses]);
   const findings = review.data?.findings ?? [];
+  const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
   const shown = rules.filter(
     (rule) => sought === '' || `${rule.name} ${sentences.get(rule.id) ?? ''}`.toLowerCase().includes(sought),
   );
-
-  const save = (changed: Rule[], what: string) => saveBook(withRules(document, changed), what);
-  const saveBook = (changed: RuleBook, what: string) =>
-    saving.mutate(
-      { baseVersion: version, document: changed },
-      {
-        onSuccess: (saved) =>
-          done.tell({
-            text: what,
-            takeBack: () =>
-              saving.mutate(
-                { baseVersion: saved.version, document },
-                { onSuccess: () => done.tell({ text: `Taken back: ${what}` }) },
-              ),
-          }),
-      },
-    );
-  const move = (rule: Rule, by: number) => {
-    const from = rules.indexOf(rule);
-    const to = from + by;
-    if (to < 0 || to >= rules.length) {
-      return;
-    }
-    const order = moved(rules, from, to);
-    const go = () => {
-      save(order, `“${rule.name}” is now order ${to + 1}.`);
-      setSpoken(`${rule.name}, order ${to + 1} of ${rules.length}`);
-      requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>('[role=row]')[to]?.focus());
-    };
-    rehearsal.mutate(withRules(document, order), {
-      onSuccess: (preview) =>
-        preview.changed === 0 ? go() : setAsked({ what: `“${rule.name}” as order ${to + 1}?`, preview, go }),
-    });
-  };
-  const dropped = (id: string, at: Rule) => {
-    const rule = rules.find((one) => one.id === id);
-    if (rule && rule !== at) {
-      move(rule, rules.indexOf(at) - rules.indexOf(rule));
-    }
-  };
-  const toggle = (rule: Rule, on: boolean) =>
-    save(switched(rules, rule.id, on), `“${rule.name}” is ${on ? 'on. New mail only' : 'paused'}.`);
 
   return (
     <div className="flex h-full min-h-0">
@@ -125,8 +88,9 @@ export function Course() {
           </Button>
         </div>
         <div className="mx-4 mb-2 grid gap-2">
-          {rehearsal.isError && <Trouble text={problemText(rehearsal.error)} />}
-          {saving.isError && <Trouble text={problemText(saving.error)} onRetry={() => void book.refetch()} />}
+          {moving.error && <Trouble text={problemText(moving.error)} />}
+          {remedy.error && <Trouble text={problemText(remedy.error)} />}
+          {error && <Trouble text={problemText(error)} />}
           {figures.isError && (
             <Trouble text={problemText(figures.error)} onRetry={() => void figures.refetch()} />
           )}
@@ -165,11 +129,7 @@ export function Course() {
                     picked={picked.get(rule.id)}
                     selected={rule.id === chosen?.id}
                     findings={findings.filter((finding) => finding.rule === rule.id).length}
-                    onSelect={() => setSelected(rule.id)}
-                    onOpen={() => void navigate(`/rules/${rule.id}`)}
-                    onSwitch={(on) => toggle(rule, on)}
-                    onMove={(by) => move(rule, by)}
-                    onDropped={(id) => dropped(id, rule)}
+                    acts={moving.acts}
                   />
                 ))}
               </div>
@@ -184,12 +144,12 @@ export function Course() {
         )}
       </section>
       <MovePreview
-        what={asked?.what ?? ''}
-        preview={asked?.preview}
-        onNo={() => setAsked(undefined)}
+        what={moving.asked?.what ?? ''}
+        preview={moving.asked?.preview}
+        onNo={moving.answered}
         onYes={() => {
-          asked?.go();
-          setAsked(undefined);
+          moving.asked?.go();
+          moving.answered();
         }}
       />
       <History
@@ -205,10 +165,20 @@ export function Course() {
           rule={chosen}
           sentence={sentences.get(chosen.id) ?? ''}
           findings={findings.filter((finding) => finding.rule === chosen.id)}
-          onOpen={() => void navigate(`/rules/${chosen.id}`)}
-          onSwitch={(on) => toggle(chosen, on)}
+          use={{ acted: acted.data?.find((use) => use.rule === chosen.id), reach: uses.get(chosen.id) }}
+          onOpen={() => moving.acts.open(chosen)}
+          onSwitch={(on) => moving.acts.toggle(chosen, on)}
           onCopy={() => save(copied(rules, chosen), `“${chosen.name}” is copied; the copy is paused.`)}
-          onRemedy={(remedy) => saveBook(remedy.document, `${remedy.words}: done.`)}
+          onCopyFor={(sender) => {
+            const copy = copiedFor(chosen, sender);
+            void navigate(`/rules/${copy.id}`, { state: { fresh: true, changed: copy } });
+          }}
+          onRemedy={(words) =>
+            remedy.mutate(
+              { rule: chosen.id, words },
+              { onSuccess: ({ document: mended }) => saveBook(mended, `${words}: done.`) },
+            )
+          }
           onRemove={() =>
             save(
               rules.filter((rule) => rule.id !== chosen.id),

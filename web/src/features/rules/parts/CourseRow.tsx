@@ -1,7 +1,8 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { memo, useRef, type KeyboardEvent } from 'react';
 import { count } from '../../../lib/numbers';
 import { Glyph } from '../../../ui/glyphs';
 import { Toggle } from '../../../ui/Toggle';
+import type { RowActs } from '../acts';
 import { happenings, type Rule } from '../model';
 
 interface Props {
@@ -11,26 +12,21 @@ interface Props {
   picked: number | undefined;
   selected: boolean;
   findings: number;
-  onSelect: () => void;
-  onOpen: () => void;
-  onSwitch: (on: boolean) => void;
-  onMove: (by: number) => void;
-  /** Another rule was dropped here and takes this one's place. */
-  onDropped: (rule: string) => void;
+  acts: RowActs;
 }
 
-export function CourseRow(props: Props) {
-  const { rule, order, selected } = props;
+export const CourseRow = memo(function CourseRow(props: Props) {
+  const { rule, order, selected, acts } = props;
   const row = useRef<HTMLDivElement>(null);
   const onKey = (event: KeyboardEvent) => {
     if (event.target !== row.current) {
       return;
     }
     const act: Record<string, () => void> = {
-      ' ': () => props.onSwitch(!rule.on),
-      Enter: props.onOpen,
-      ArrowUp: () => (event.altKey ? props.onMove(-1) : focusSibling(row.current, 'previous')),
-      ArrowDown: () => (event.altKey ? props.onMove(1) : focusSibling(row.current, 'next')),
+      ' ': () => acts.toggle(rule, !rule.on),
+      Enter: () => acts.open(rule),
+      ArrowUp: () => (event.altKey ? acts.move(rule, -1) : focusSibling(row.current, 'previous')),
+      ArrowDown: () => (event.altKey ? acts.move(rule, 1) : focusSibling(row.current, 'next')),
     };
     const found = act[event.key];
     if (found) {
@@ -45,18 +41,18 @@ export function CourseRow(props: Props) {
       aria-selected={selected}
       aria-label={`${order}, ${rule.name}, ${rule.on ? 'on' : 'paused'}`}
       tabIndex={0}
-      onFocus={props.onSelect}
-      onClick={props.onSelect}
-      onDoubleClick={props.onOpen}
+      onFocus={() => acts.select(rule)}
+      onClick={() => acts.select(rule)}
+      onDoubleClick={() => acts.open(rule)}
       onKeyDown={onKey}
       draggable
       onDragStart={(e) => e.dataTransfer.setData('application/x-jubek-rule', rule.id)}
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
-        props.onDropped(e.dataTransfer.getData('application/x-jubek-rule'));
+        acts.dropped(e.dataTransfer.getData('application/x-jubek-rule'), rule);
       }}
-      className={`grid h-[52px] cursor-default grid-cols-[20px_minmax(0,1fr)_64px_56px_148px] items-center gap-2.5 border-b border-line px-2.5 ${
+      className={`grid h-[52px] [contain-intrinsic-height:52px] [content-visibility:auto] cursor-default grid-cols-[26px_minmax(0,1fr)_64px_56px_148px] items-center gap-2.5 border-b border-line px-2.5 ${
         selected ? 'rounded-md border-transparent bg-sheet ring-[1.5px] ring-moss' : ''
       }`}
     >
@@ -83,12 +79,12 @@ export function CourseRow(props: Props) {
         {props.picked === undefined ? '' : count(props.picked)}
       </span>
       <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
-        <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={props.onSwitch} />
+        <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={(on) => acts.toggle(rule, on)} />
         {rule.on ? onInWords(rule) : 'paused'}
       </span>
     </div>
   );
-}
+});
 
 function focusSibling(row: HTMLElement | null, which: 'previous' | 'next'): void {
   const sibling = which === 'next' ? row?.nextElementSibling : row?.previousElementSibling;

@@ -2,16 +2,13 @@ import '@testing-library/jest-dom/vitest';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
-import type { RuleBook } from '../model';
 import { Findings } from './Findings';
 
 afterEach(cleanup);
 
-const document: RuleBook = { format: 'jubek-rule-book', formatVersion: 1, rules: [] };
-
 test('a finding says its cause, links its example, and one click carries out its remedy', () => {
   const onRemedy = vi.fn();
-  const remedy = { words: 'Leave out “not cancelled”', document };
+  const remedy = 'Leave out “not cancelled”';
   render(
     <MemoryRouter>
       <Findings

@@ -21,7 +21,7 @@ const NAMES: Record<Finding['sort'], string> = {
 
 interface Props {
   findings: Finding[];
-  onRemedy: (remedy: NonNullable<Finding['remedy']>) => void;
+  onRemedy: (words: string) => void;
 }
 
 /** What is amiss with one rule: cause, example, and a remedy that one click carries out. */
@@ -52,7 +52,7 @@ export function Findings({ findings, onRemedy }: Props) {
                 className="mt-1.5 max-w-full"
                 onClick={() => finding.remedy && onRemedy(finding.remedy)}
               >
-                <span className="truncate">{finding.remedy.words}</span>
+                <span className="truncate">{finding.remedy}</span>
               </Button>
             )}
           </li>

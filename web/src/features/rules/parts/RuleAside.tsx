@@ -5,7 +5,9 @@ import { Button } from '../../../ui/Button';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
 import type { Schemas } from '../../../api/client';
-import type { Rule } from '../model';
+import { sendersOf, type Rule } from '../model';
+import { usedInWords, type RuleUse } from '../use';
+import { CopyFor } from './CopyFor';
 import { Findings } from './Findings';
 
 interface Props {
@@ -15,11 +17,26 @@ interface Props {
   onSwitch: (on: boolean) => void;
   onRemove: () => void;
   onCopy: () => void;
-  onRemedy: (remedy: NonNullable<Schemas['FindingView']['remedy']>) => void;
+  /** Opens a copy that takes mail of another sender. */
+  onCopyFor: (sender: string) => void;
+  use: RuleUse;
+  onRemedy: (words: string) => void;
   findings: Schemas['FindingView'][];
 }
 
-export function RuleAside({ rule, sentence, findings, onOpen, onSwitch, onRemove, onCopy, onRemedy }: Props) {
+export function RuleAside({
+  rule,
+  sentence,
+  findings,
+  onOpen,
+  onSwitch,
+  onRemove,
+  onCopy,
+  onCopyFor,
+  onRemedy,
+  use,
+}: Props) {
+  const [copying, setCopying] = useState(false);
   const [asked, setAsked] = useState(false);
   return (
     <aside
@@ -39,10 +56,17 @@ export function RuleAside({ rule, sentence, findings, onOpen, onSwitch, onRemove
         <Button small look="quiet" onClick={onCopy}>
           Copy
         </Button>
+        {sendersOf(rule).length > 0 && (
+          <Button small look="quiet" onClick={() => setCopying(true)}>
+            Copy for another sender …
+          </Button>
+        )}
         <Button small look="quiet" onClick={() => setAsked(true)}>
           Remove …
         </Button>
       </div>
+      {copying && <CopyFor onCopy={onCopyFor} onClose={() => setCopying(false)} />}
+      <p className="mt-3 text-sm text-ink2">{usedInWords(use)}</p>
       <Findings findings={findings} onRemedy={onRemedy} />
       <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>
       <ul>

@@ -6,7 +6,7 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Menu } from '../../../ui/Menu';
-import { CriterionCard, emptyTest, item, type Criterion, type Item } from '../../criteria';
+import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../criteria';
 import { presetEnding, type Asked, type Draft, type Step } from '../model';
 import type { Evidence } from '../queries';
 import { Active } from './Active';
@@ -95,7 +95,6 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           )}
           <Items
             items={draft.picksOut}
-            sent={asked?.picked ?? []}
             figures={evidence?.picksOut ?? []}
             faults={faults}
             at={`/picksOut/${draft.how}`}
@@ -114,6 +113,21 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                 + another criterion
               </Button>
             )}
+            {!draft.everything && (
+              <Menu
+                trigger={
+                  <Button small look="quiet">
+                    more exact …
+                  </Button>
+                }
+                items={[
+                  {
+                    text: 'a group: several criteria that count as one',
+                    onSelect: () => setItems('picksOut', [...draft.picksOut, emptyGroup()]),
+                  },
+                ]}
+              />
+            )}
             <EveryMessage draft={draft} onChange={onChange} window={evidence?.window} />
           </div>
         </Part>
@@ -125,7 +139,6 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
         >
           <Items
             items={draft.leavesOut}
-            sent={asked?.left ?? []}
             figures={evidence?.leavesOut ?? []}
             faults={faults}
             at="/leavesOut/any"
@@ -224,31 +237,4 @@ function DoesInBrief({ does }: { does: Step[] }) {
       ))}
     </span>
   );
-}
-
-interface ItemsProps {
-  items: Item[];
-  sent: Item[];
-  figures: Schemas['CriterionFigures'][];
-  faults: { path: string; message: string }[];
-  at: string;
-  effect: string;
-  onChange: (items: Item[]) => void;
-}
-
-function Items({ items, sent, figures, faults, at, effect, onChange }: ItemsProps) {
-  return items.map((one, i) => {
-    const index = sent.findIndex((s) => s.key === one.key);
-    return (
-      <CriterionCard
-        key={one.key}
-        item={one}
-        effect={effect}
-        figures={index < 0 ? undefined : figures.find((f) => f.path[0] === index && f.path.length === 1)}
-        fault={index < 0 ? undefined : faults.find((f) => f.path.startsWith(`${at}/${index}`))?.message}
-        onChange={(changed) => onChange(items.map((other, n) => (n === i ? changed : other)))}
-        onRemove={() => onChange(items.filter((_, n) => n !== i))}
-      />
-    );
-  });
 }

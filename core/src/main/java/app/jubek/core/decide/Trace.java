@@ -40,6 +40,10 @@ public final class Trace extends AbstractList<Outcome> {
         return verdicts[at] == Verdict.PICKED && isReached(at);
     }
 
+    public boolean isSpared(int at) {
+        return verdicts[at] == Verdict.SPARED && isReached(at);
+    }
+
     public Optional<Rule> endedBy() {
         return endedBy < course ? Optional.of(rules.get(endedBy)) : Optional.empty();
     }

@@ -18,6 +18,7 @@ import app.jubek.core.text.How;
 import app.jubek.core.text.Value;
 import app.jubek.core.text.Words;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -82,7 +83,8 @@ final class FromWords {
         int hits = 0;
         int inside = 0;
         Optional<Integer> example = Optional.empty();
-        for (int at = 0; at < past.size(); at++) {
+        BitSet reach = past.holding(new TextTest(test.part(), List.of(value), false));
+        for (int at = reach.nextSetBit(0); at >= 0; at = reach.nextSetBit(at + 1)) {
             List<String> having = texts(test, past.message(at).seen())
                     .filter(text -> text.contains(phrase))
                     .toList();
@@ -131,11 +133,10 @@ final class FromWords {
         Pattern denied = Pattern.compile("(?<![\\p{L}\\p{N}])" + DENYING + " " + Pattern.quote(phrase));
         List<String> said = new ArrayList<>();
         Optional<Integer> example = Optional.empty();
-        for (int at = 0; at < past.size(); at++) {
-            boolean taken =
-                    rule.picksOut().holds(past.hits(at)) && !rule.leavesOut().holds(past.hits(at));
+        BitSet taken = FromEvidence.meets(rule, past);
+        for (int at = taken.nextSetBit(0); at >= 0; at = taken.nextSetBit(at + 1)) {
             Optional<String> here =
-                    taken ? denied(test, phrase, denied, past.message(at).seen()) : Optional.empty();
+                    denied(test, phrase, denied, past.message(at).seen());
             if (here.isPresent()) {
                 said.add(here.get());
                 example = Optional.of(at);

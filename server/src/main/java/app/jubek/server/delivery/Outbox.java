@@ -11,8 +11,10 @@ import app.jubek.core.step.StepState;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.platform.Refused;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -209,6 +211,23 @@ public class Outbox {
 
     private static boolean mayBeOverruled(String reason) {
         return Arrays.stream(Reason.values()).anyMatch(r -> r.name().equals(reason) && r.mayBeOverruled());
+    }
+
+    /** What each rule did, as far as records go back; rules that never acted are left out. */
+    @Transactional(readOnly = true)
+    public List<RuleUse> uses(UUID mailbox) {
+        Map<String, Long> overtaken = new HashMap<>();
+        steps.withheldByRule(mailbox, Reason.OVERTAKEN.words())
+                .forEach(row -> overtaken.put((String) row[0], (Long) row[1]));
+        return steps.uses(mailbox).stream()
+                .map(use -> use.with(overtaken.getOrDefault(use.rule(), 0L)))
+                .toList();
+    }
+
+    /** What came to an end since an instant, by kind. */
+    @Transactional(readOnly = true)
+    public List<DoneCount> doneSince(UUID mailbox, Instant since) {
+        return steps.doneSince(mailbox, since);
     }
 
     /** How many steps of a mailbox wait for a person. */

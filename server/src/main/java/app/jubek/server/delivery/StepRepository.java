@@ -49,6 +49,20 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
     int countLeft(UUID mailbox, Instant since);
 
+    @Query("select new app.jubek.server.delivery.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)"
+            + " from StepEntity s where s.mailboxId = :mailbox and s.state in ('SENT', 'UNCERTAIN', 'UNDONE')"
+            + " group by s.ruleId")
+    List<RuleUse> uses(UUID mailbox);
+
+    @Query("select s.ruleId, count(distinct s.messageId) from StepEntity s where s.mailboxId = :mailbox"
+            + " and s.state = 'WITHHELD' and s.note like concat(:note, '%') group by s.ruleId")
+    List<Object[]> withheldByRule(UUID mailbox, String note);
+
+    @Query("select new app.jubek.server.delivery.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s"
+            + " where s.mailboxId = :mailbox and s.settledAt > :since and s.state in ('SENT', 'UNCERTAIN')"
+            + " group by s.kind")
+    List<DoneCount> doneSince(UUID mailbox, Instant since);
+
     @Query("select s from StepEntity s where s.mailboxId = :mailbox order by s.plannedAt desc, s.id desc")
     List<StepEntity> newest(UUID mailbox, Limit limit);
 

@@ -21,14 +21,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
 /** What the rule in hand does to past mail. */
 @RestController
 public class EvidenceController {
-    private static final int COURSE_DAYS = 30;
-
     private final PastMail pastMail;
 
     EvidenceController(PastMail pastMail) {
@@ -149,17 +148,20 @@ public class EvidenceController {
                                 .orElse(Set.of())));
     }
 
-    /** How many messages of the last 30 days each rule of the course takes, and how many stay. */
+    /** How many messages of the last days each rule of the course takes and its exceptions spare, and how many stay. */
     record CourseFigures(int window, List<RuleReach> rules, int inInbox) {}
 
-    record RuleReach(String rule, int picked) {}
+    record RuleReach(String rule, int picked, int spared) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/course")
-    CourseFigures course(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        PastMail.Window window = pastMail.window(who, mailbox, COURSE_DAYS);
+    CourseFigures course(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID mailbox,
+            @RequestParam(defaultValue = "30") int days) {
+        PastMail.Window window = pastMail.window(who, mailbox, days);
         CourseReach reach = CourseReach.of(window.book(), window.past());
         List<RuleReach> each = window.book().rules().stream()
-                .map(rule -> new RuleReach(rule.id().value(), reach.picked(rule.id())))
+                .map(rule -> new RuleReach(rule.id().value(), reach.picked(rule.id()), reach.spared(rule.id())))
                 .toList();
         return new CourseFigures(window.past().size(), each, reach.inInbox());
     }

@@ -32,7 +32,10 @@ class PastMailController {
 
     /** Begins to load it where that has not begun. */
     @GetMapping("/api/mailboxes/{mailbox}/past-mail")
-    PastMailView pastMail(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestParam int days) {
+    PastMailView pastMail(
+            @AuthenticationPrincipal SignedIn who,
+            @PathVariable UUID mailbox,
+            @RequestParam(defaultValue = "90") int days) {
         access.check(who, mailbox);
         Corpora.Progress progress = corpora.begin(mailbox);
         int window =

@@ -36,6 +36,10 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
             "select m from MessageEntity m where m.mailboxId = :mailbox and m.formVersion < :form and m.goneAt is null order by m.id")
     List<MessageEntity> ofOlderForm(UUID mailbox, int form, Limit limit);
 
+    @Query(
+            "select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.receivedAt > :since and m.standing = 'DECIDED'")
+    int countDecided(UUID mailbox, Instant since);
+
     @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")
     int countByMessageId(UUID mailbox, String messageId);
 }

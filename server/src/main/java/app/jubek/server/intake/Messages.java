@@ -130,6 +130,12 @@ public class Messages implements StoredMail {
         return old.size();
     }
 
+    /** How many messages that came in since an instant were decided. */
+    @Transactional(readOnly = true)
+    public int decidedSince(UUID mailbox, Instant since) {
+        return messages.countDecided(mailbox, since);
+    }
+
     /** One line for each message, by id. */
     @Transactional(readOnly = true)
     public Map<Long, MessageLine> lines(UUID mailbox, Collection<Long> ids) {

@@ -1,0 +1,78 @@
+package app.jubek.server.records;
+
+import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.account.SignedIn;
+import app.jubek.server.delivery.DoneCount;
+import app.jubek.server.delivery.Outbox;
+import app.jubek.server.delivery.RuleUse;
+import app.jubek.server.intake.Messages;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What was done since a person last looked, and how much each rule is used. */
+@RestController
+class DeskController {
+    private static final Duration FIRST_LOOK = Duration.ofDays(7);
+
+    private final Outbox outbox;
+    private final Messages messages;
+    private final MailboxAccess access;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    DeskController(Outbox outbox, Messages messages, MailboxAccess access, JdbcClient jdbc, Clock clock) {
+        this.outbox = outbox;
+        this.messages = messages;
+        this.access = access;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /**
+     * @param lookedAt when the person last left the desk
+     * @param since what is counted from; a week ago when they never did
+     * @param came messages that came in and were decided
+     * @param done messages that something was done with, by what it was
+     */
+    record DeskView(Optional<Instant> lookedAt, Instant since, int came, List<DoneCount> done) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/desk")
+    DeskView desk(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        Optional<Instant> lookedAt = jdbc.sql("select at from desk_look where account_id = ? and mailbox_id = ?")
+                .params(who.id(), mailbox)
+                .query(Timestamp.class)
+                .optional()
+                .map(Timestamp::toInstant);
+        Instant since = lookedAt.orElseGet(() -> clock.instant().minus(FIRST_LOOK));
+        return new DeskView(lookedAt, since, messages.decidedSince(mailbox, since), outbox.doneSince(mailbox, since));
+    }
+
+    /** The person leaves the desk; from now on it counts anew. */
+    @PutMapping("/api/mailboxes/{mailbox}/desk/look")
+    void looked(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        jdbc.sql("insert into desk_look (account_id, mailbox_id, at) values (?, ?, ?)"
+                        + " on conflict (account_id, mailbox_id) do update set at = excluded.at")
+                .params(who.id(), mailbox, Timestamp.from(clock.instant()))
+                .update();
+    }
+
+    /** How often and when each rule acted. */
+    @GetMapping("/api/mailboxes/{mailbox}/uses")
+    List<RuleUse> uses(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        return outbox.uses(mailbox);
+    }
+}

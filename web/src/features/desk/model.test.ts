@@ -1,0 +1,33 @@
+import { expect, test } from 'vitest';
+import type { Rule } from '../rules';
+import { doneLines, soon } from './model';
+
+const rule = (active: Rule['active'], on = true): Rule => ({
+  id: 'r',
+  version: 1,
+  name: 'Winter hours',
+  picksOut: { everything: true },
+  does: [],
+  ending: 'goes on',
+  on,
+  ...(active ? { active } : {}),
+});
+
+test('what was done is named with the most frequent first', () => {
+  const lines = doneLines([
+    { kind: 'REPLY', messages: 12 },
+    { kind: 'REDIRECT', messages: 1031 },
+    { kind: 'BRING_BACK', messages: 1 },
+  ]);
+  expect(lines.map((line) => line.words)).toEqual(['1,031 redirected', '12 answered']);
+});
+
+test('a rule that starts or ends within two weeks is named, others and paused ones are not', () => {
+  const today = new Date(2026, 10, 26, 15);
+  const words = (active: Rule['active'], on = true) => soon([rule(active, on)], today).map((s) => s.words);
+  expect(words({ hours: 'always', first: '2026-11-30' })).toEqual(['starts in 4 days']);
+  expect(words({ hours: 'always', first: '2026-11-01', last: '2026-11-26' })).toEqual(['ends today']);
+  expect(words({ hours: 'always', last: '2026-12-24' })).toEqual([]);
+  expect(words({ hours: 'always', first: '2026-11-30' }, false)).toEqual([]);
+  expect(words(undefined)).toEqual([]);
+});

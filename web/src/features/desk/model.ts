@@ -1,0 +1,48 @@
+import type { Schemas } from '../../api/client';
+import { counted } from '../../lib/numbers';
+import type { Rule } from '../rules';
+
+const SOON_DAYS = 14;
+const DAY = 86_400_000;
+
+const DONE: Partial<Record<Schemas['DoneCount']['kind'], string>> = {
+  FORWARD: 'forwarded',
+  REDIRECT: 'redirected',
+  REPLY: 'answered',
+  FILE: 'filed',
+  COPY: 'copied',
+  MARK: 'marked',
+};
+
+/** "31 redirected", the most frequent first; what only undoes a failure is not named. */
+export function doneLines(
+  done: Schemas['DoneCount'][],
+): { kind: Schemas['DoneCount']['kind']; words: string }[] {
+  return [...done]
+    .sort((a, b) => b.messages - a.messages)
+    .flatMap(({ kind, messages }) => {
+      const word = DONE[kind];
+      return word ? [{ kind, words: `${messages.toLocaleString('en-GB')} ${word}` }] : [];
+    });
+}
+
+/** Rules whose period begins or ends within two weeks, and what will happen. */
+export function soon(rules: Rule[], today: Date): { rule: Rule; words: string }[] {
+  return rules.flatMap((rule) => {
+    const { first, last } = rule.active ?? {};
+    const begins = first ? daysTo(first, today) : -1;
+    const ends = last ? daysTo(last, today) : -1;
+    if (rule.on && begins > 0 && begins <= SOON_DAYS) {
+      return [{ rule, words: `starts in ${counted(begins, 'day')}` }];
+    }
+    if (rule.on && ends >= 0 && ends <= SOON_DAYS) {
+      return [{ rule, words: ends === 0 ? 'ends today' : `ends in ${counted(ends, 'day')}` }];
+    }
+    return [];
+  });
+}
+
+function daysTo(date: string, today: Date): number {
+  const day = new Date(today.getFullYear(), today.getMonth(), today.getDate());
+  return Math.round((new Date(`${date}T00:00`).getTime() - day.getTime()) / DAY);
+}

@@ -1,0 +1,104 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useDone } from '../mailbox';
+import { moved, switched, withRules, type Rule, type RuleBook } from './model';
+import { useRehearsal, useSaveRuleBook } from './queries';
+
+/** A move that would make mail change hands, before it is saved. */
+export interface AskedMove {
+  what: string;
+  preview: Schemas['RehearsalView'];
+  go: () => void;
+}
+
+/** What a row of the course lets people do. */
+export interface RowActs {
+  select: (rule: Rule) => void;
+  open: (rule: Rule) => void;
+  toggle: (rule: Rule, on: boolean) => void;
+  move: (rule: Rule, by: number) => void;
+  /** Another rule was dropped on this one and takes its place. */
+  dropped: (id: string, at: Rule) => void;
+}
+
+interface Shown {
+  version: number;
+  document: RuleBook;
+}
+
+/** Saves changed rules and says so, with a way back. */
+export function useSaving({ version, document }: Shown) {
+  const saving = useSaveRuleBook();
+  const { tell } = useDone();
+  const { mutate } = saving;
+  const acts = useMemo(() => {
+    const saveBook = (changed: RuleBook, what: string) =>
+      mutate(
+        { baseVersion: version, document: changed },
+        {
+          onSuccess: (saved) =>
+            tell({
+              text: what,
+              takeBack: () =>
+                mutate(
+                  { baseVersion: saved.version, document },
+                  { onSuccess: () => tell({ text: `Taken back: ${what}` }) },
+                ),
+            }),
+        },
+      );
+    const save = (rules: Rule[], what: string) => saveBook(withRules(document, rules), what);
+    return { save, saveBook };
+  }, [mutate, tell, version, document]);
+  return { ...acts, error: saving.error };
+}
+
+/** The acts stay the same until the rules change, so that rows that did not change are left alone. */
+export function useRowActs(
+  shown: Shown,
+  select: (id: string) => void,
+  onMoved: (rule: Rule, order: number) => void,
+) {
+  const { save } = useSaving(shown);
+  const rehearsal = useRehearsal();
+  const { mutate: rehearse } = rehearsal;
+  const [asked, setAsked] = useState<AskedMove>();
+  const navigate = useNavigate();
+  const { document } = shown;
+  const acts = useMemo<RowActs>(() => {
+    const rules = document.rules;
+    const move = (rule: Rule, by: number) => {
+      const from = rules.indexOf(rule);
+      const to = from + by;
+      if (to < 0 || to >= rules.length) {
+        return;
+      }
+      const order = moved(rules, from, to);
+      const go = () => {
+        save(order, `“${rule.name}” is now order ${to + 1}.`);
+        onMoved(rule, to + 1);
+      };
+      rehearse(withRules(document, order), {
+        onSuccess: (preview) =>
+          preview.changed === 0
+            ? go()
+            : setAsked({ what: `“${rule.name}” as order ${to + 1}?`, preview, go }),
+      });
+    };
+    return {
+      select: (rule) => select(rule.id),
+      open: (rule) => void navigate(`/rules/${rule.id}`),
+      toggle: (rule, on) =>
+        save(switched(rules, rule.id, on), `“${rule.name}” is ${on ? 'on. New mail only' : 'paused'}.`),
+      move,
+      dropped: (id, at) => {
+        const rule = rules.find((one) => one.id === id);
+        if (rule && rule !== at) {
+          move(rule, rules.indexOf(at) - rules.indexOf(rule));
+        }
+      },
+    };
+  }, [document, save, rehearse, navigate, select, onMoved]);
+  return { acts, asked, answered: () => setAsked(undefined), error: rehearsal.error };
+}
