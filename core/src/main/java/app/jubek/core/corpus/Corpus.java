@@ -85,7 +85,7 @@ public final class Corpus {
         if (byArrival.size() != firstIn.size()) {
             byArrival = firstIn.stream()
                     .sorted(Comparator.comparing((Held held) -> held.message().received())
-                            .thenComparing(Held::place))
+                            .thenComparing(held -> held.message().id()))
                     .toList();
         }
         int first = 0;
