@@ -108,7 +108,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save_1"];
+        put: operations["save_2"];
         post?: never;
         delete: operations["drop"];
         options?: never;
@@ -158,6 +158,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["explain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/folders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["folders"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -348,7 +364,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["current"];
-        put: operations["save"];
+        put: operations["save_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -398,6 +414,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["suggest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/template-preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/templates/{template}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/templates/{template}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["versions"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -754,6 +834,11 @@ export interface components {
             rule: string;
             words: string;
         };
+        FieldView: {
+            canBeMissing: boolean;
+            key: string;
+            words: string;
+        };
         FileStep: {
             /** @enum {string} */
             do: "file";
@@ -998,6 +1083,19 @@ export interface components {
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
         };
+        Preview: {
+            faults: components["schemas"]["TemplateFault"][];
+            subject: string;
+            text: string;
+            to?: string;
+        };
+        PreviewAsked: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int64 */
+            message: number;
+            written: components["schemas"]["TemplateText"];
+        };
         ProposalView: {
             /** Format: int32 */
             elsewhere: number;
@@ -1051,7 +1149,10 @@ export interface components {
             do: "reply";
             oncePerDays?: number;
             subject?: string;
-            text: string;
+            /** @description The id of a template of the mailbox, instead of a subject and a text. */
+            template?: string;
+            /** @description Needed where no template is named. */
+            text?: string;
         };
         ReviewView: {
             findings: components["schemas"]["FindingView"][];
@@ -1197,6 +1298,42 @@ export interface components {
             messages: number;
             name: string;
             rule: string;
+        };
+        TemplateFault: {
+            /** @enum {string} */
+            sort: "MISSING_FALLBACK" | "DATE_PAST" | "BROKEN_LINK" | "SAMPLE_TEXT" | "SPELT_TWO_WAYS";
+            words: string;
+        };
+        TemplateSaving: {
+            /** Format: int32 */
+            baseVersion: number;
+            written: components["schemas"]["TemplateText"];
+        };
+        TemplateText: {
+            fallbacks: {
+                [key: string]: string;
+            };
+            language: string;
+            /** Format: date */
+            lookAgainOn?: string;
+            name: string;
+            subject: string;
+            text: string;
+        };
+        TemplateView: {
+            faults: components["schemas"]["TemplateFault"][];
+            id: string;
+            /** Format: date-time */
+            savedAt: string;
+            savedBy: string;
+            usedBy: string[];
+            /** Format: int32 */
+            version: number;
+            written: components["schemas"]["TemplateText"];
+        };
+        TemplatesView: {
+            fields: components["schemas"]["FieldView"][];
+            templates: components["schemas"]["TemplateView"][];
         };
         TextTest: {
             /**
@@ -1409,7 +1546,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -1529,6 +1666,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ExplainView"];
+                };
+            };
+        };
+    };
+    folders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
                 };
             };
         };
@@ -1822,7 +1981,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1916,6 +2075,127 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SuggestView"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplatesView"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                template: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateSaving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateView"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: {
+                baseVersion?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+                template: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                template: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TemplateView"][];
                 };
             };
         };

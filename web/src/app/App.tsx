@@ -8,6 +8,7 @@ import { Outside } from '../features/outside';
 import { Records } from '../features/records';
 import { Course } from '../features/rules';
 import { SignIn, useSession } from '../features/session';
+import { Templates } from '../features/templates';
 import { Workbench } from '../features/workbench';
 import { Empty, Loading, Trouble } from '../ui/States';
 import { Shell } from './Shell';
@@ -66,6 +67,7 @@ function Door() {
           <Route path="/incoming/:message?" element={<Incoming />} />
           <Route path="/rules" element={<Course />} />
           <Route path="/rules/:rule" element={<Workbench />} />
+          <Route path="/templates" element={<Templates />} />
           <Route path="/records" element={<Records />} />
           {demo && <Route path="/outside" element={<Outside />} />}
           <Route path="*" element={<Navigate to="/desk" replace />} />

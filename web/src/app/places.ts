@@ -8,6 +8,7 @@ export const PLACES: Place[][] = [
     { path: '/desk', name: 'Desk' },
     { path: '/incoming', name: 'Incoming' },
     { path: '/rules', name: 'Rules' },
+    { path: '/templates', name: 'Templates' },
   ],
   [{ path: '/records', name: 'Records' }],
 ];

@@ -106,7 +106,7 @@ export function isComplete(step: Step): boolean {
     case 'redirect':
       return step.to.length > 0;
     case 'reply':
-      return step.text.trim() !== '';
+      return step.template !== undefined || (step.text ?? '').trim() !== '';
     case 'file':
       return step.folder.trim() !== '' && step.folder.trim().toLowerCase() !== 'inbox';
     case 'mark':

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, taken, type Schemas } from '../../api/client';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
+import { useRuleBook } from '../rules';
 import type { Asked } from './model';
 
 export type Counter = Schemas['EvidenceAsked']['counter'];
@@ -55,6 +56,23 @@ export function useExceptions(asked: Asked, order: number, message: number) {
         }),
       ),
   });
+}
+
+/** Folders and tags that are in use, for a person to choose from; others are made when mail first goes there. */
+export function useKnown(): { folders: string[]; tags: string[] } {
+  const mailbox = useMailboxId();
+  const book = useRuleBook();
+  const lying = useQuery({
+    queryKey: ['folders', mailbox],
+    enabled: mailbox !== '',
+    staleTime: 60_000,
+    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox } } })),
+  });
+  const steps = (book.data?.document.rules ?? []).flatMap((rule) => rule.does);
+  const named = steps.flatMap((step) => ('folder' in step ? [step.folder] : []));
+  const tags = steps.flatMap((step) => (step.do === 'mark' ? (step.tags ?? []) : []));
+  const folders = [...(lying.data ?? []), ...named].filter((folder) => folder.toLowerCase() !== 'inbox');
+  return { folders: [...new Set(folders)].sort(), tags: [...new Set(tags)].sort() };
 }
 
 /** What the rules, with the one in hand among them, would make of a message that never came. */

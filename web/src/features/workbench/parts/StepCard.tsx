@@ -3,6 +3,8 @@ import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { TextArea, TextField } from '../../../ui/Field';
 import { type Step } from '../model';
 import { ValueChips, withValues } from '../../criteria';
+import { useKnown } from '../queries';
+import { ReplyStep } from './ReplyStep';
 import { WhatTheySee } from './WhatTheySee';
 
 interface Props {
@@ -29,6 +31,8 @@ const NAMES: Record<Step['do'], string> = {
 export function StepCard(props: Props) {
   const { step } = props;
   const title = useId();
+  const folders = useId();
+  const known = useKnown();
   return (
     <div role="group" aria-labelledby={title} className="mb-2 rounded-md border border-line px-2.5 py-2">
       <div className="flex items-center gap-2">
@@ -46,18 +50,31 @@ export function StepCard(props: Props) {
         </button>
       </div>
       {(step.do === 'forward' || step.do === 'redirect') && <HandOn {...props} step={step} />}
-      {step.do === 'reply' && <Reply step={step} onChange={props.onChange} />}
+      {step.do === 'reply' && <ReplyStep step={step} onChange={props.onChange} />}
       {(step.do === 'file' || step.do === 'copy') && (
-        <TextField
-          label="Folder"
-          hideLabel
-          className="mt-1.5"
-          placeholder="a folder; it is made when it is missing"
-          value={step.folder}
-          onChange={(e) => props.onChange({ ...step, folder: e.target.value })}
-        />
+        <>
+          <TextField
+            label="Folder"
+            hideLabel
+            className="mt-1.5"
+            placeholder="a folder; it is made when it is missing"
+            list={folders}
+            value={step.folder}
+            onChange={(e) => props.onChange({ ...step, folder: e.target.value })}
+          />
+          <datalist id={folders}>
+            {known.folders.map((folder) => (
+              <option key={folder} value={folder} />
+            ))}
+          </datalist>
+          {step.folder.trim() !== '' && !known.folders.includes(step.folder.trim()) && (
+            <p className="mt-1 text-sm text-ink2">
+              A new folder: it is made when the first message goes there.
+            </p>
+          )}
+        </>
       )}
-      {step.do === 'mark' && <Mark step={step} onChange={props.onChange} />}
+      {step.do === 'mark' && <Mark step={step} tagsInUse={known.tags} onChange={props.onChange} />}
     </div>
   );
 }
@@ -107,29 +124,14 @@ function HandOn({ step, ownAddress, ownDomains, onChange }: Props & { step: Hand
   );
 }
 
-function Reply({ step, onChange }: { step: Extract<Step, { do: 'reply' }>; onChange: (step: Step) => void }) {
-  return (
-    <div className="mt-1.5 grid gap-1.5">
-      <TextField
-        label="Subject; left empty, “Auto: ” and theirs"
-        value={step.subject ?? ''}
-        onChange={(e) => onChange({ ...step, subject: e.target.value })}
-      />
-      <TextArea
-        label="Text"
-        rows={5}
-        value={step.text}
-        onChange={(e) => onChange({ ...step, text: e.target.value })}
-      />
-      <p className="text-sm text-ink2">
-        Goes to the return path, once per writer in {step.oncePerDays ?? 7} days; never to lists, automatic or
-        mass mail, and never twice to one message.
-      </p>
-    </div>
-  );
+interface MarkProps {
+  step: Extract<Step, { do: 'mark' }>;
+  tagsInUse: string[];
+  onChange: (step: Step) => void;
 }
 
-function Mark({ step, onChange }: { step: Extract<Step, { do: 'mark' }>; onChange: (step: Step) => void }) {
+function Mark({ step, tagsInUse, onChange }: MarkProps) {
+  const list = useId();
   const [tags, setTags] = useState((step.tags ?? []).join(' '));
   const flags = [
     { flag: '\\Seen' as const, text: 'read' },
@@ -158,12 +160,18 @@ function Mark({ step, onChange }: { step: Extract<Step, { do: 'mark' }>; onChang
         <input
           className="h-7 min-w-0 grow rounded border border-line2 bg-sheet px-1.5"
           placeholder="letters, digits, - and _"
+          list={list}
           value={tags}
           onChange={(e) => {
             setTags(e.target.value);
             onChange({ ...step, tags: e.target.value.split(' ').filter(Boolean) });
           }}
         />
+        <datalist id={list}>
+          {tagsInUse.map((tag) => (
+            <option key={tag} value={tag} />
+          ))}
+        </datalist>
       </label>
     </div>
   );

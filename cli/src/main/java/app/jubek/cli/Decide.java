@@ -122,7 +122,13 @@ final class Decide implements Callable<Integer> {
         Setting setting = new Setting(own, AddressBook.empty(), at, at, zone, false, mailbox, "INBOX");
         HopMark hops = new HopMark(new byte[32]);
         return new Surroundings(
-                setting, Opening.usual(zone), Ledger.empty(), hops, Map.of(), new Surroundings.Agreed.Everybody());
+                setting,
+                Opening.usual(zone),
+                Ledger.empty(),
+                hops,
+                Map.of(),
+                Map.of(),
+                new Surroundings.Agreed.Everybody());
     }
 
     private Instant instant(String written) {

@@ -18,6 +18,7 @@ class ArchitectureTest {
             "address",
             "message",
             "people",
+            "template",
             "criteria",
             "compiled",
             "step",

@@ -12,6 +12,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.template.Template;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -70,12 +71,25 @@ public final class Mails {
                 ledger,
                 HOPS,
                 onSince,
+                Map.of(),
                 new Surroundings.Agreed.Addresses(Set.of()));
     }
 
     /** As criteria look at it, come in just now. */
     public static InHand inHand(ReadMessage message) {
         return new InHand(message, surroundings().setting());
+    }
+
+    public static Surroundings surroundings(Template template) {
+        Surroundings plain = surroundings();
+        return new Surroundings(
+                plain.setting(),
+                plain.opening(),
+                plain.ledger(),
+                plain.hops(),
+                plain.onSince(),
+                Map.of(template.id(), template),
+                plain.agreed());
     }
 
     public static Surroundings surroundings() {

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.BeforeEach;
 
 /** A person at the visits desk, in a browser. Things are found by role and name. */
 abstract class Journey {
-    private static final double READING_LIMIT_MS = 120_000;
+    private static final double READING_LIMIT_MS = 300_000;
     private static Playwright playwright;
     private static Browser browser;
 

@@ -47,7 +47,8 @@ class ApiTest extends ServerTest {
                         .replace("{id}", "1")
                         .replace("{step}", UUID.randomUUID().toString())
                         .replace("{act}", "DROP")
-                        .replace("{rule}", "x");
+                        .replace("{rule}", "x")
+                        .replace("{template}", "x");
                 routes.add(new String[] {method.toUpperCase(), filled, path});
             }
         }

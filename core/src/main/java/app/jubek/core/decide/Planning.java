@@ -12,6 +12,8 @@ import app.jubek.core.safety.Refusal;
 import app.jubek.core.safety.ReplyGuard;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
+import app.jubek.core.template.Filling;
+import app.jubek.core.template.Template;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -131,11 +133,27 @@ final class Planning {
                 .or(() -> at.ledger().against(rule.id(), reply.oncePer(), at.now()));
         if (against.isPresent()) {
             withhold(step, against.get());
+        } else if (reply.template().isPresent() && filled(reply).isEmpty()) {
+            notDone.add(new NotDone(step, true, Reason.TEMPLATE_GONE, Optional.empty()));
         } else if (at.isOverLate()) {
             notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
         } else {
-            planned.put("reply", step);
+            planned.put(
+                    "reply",
+                    filled(reply)
+                            .map(written -> planned(rule, step.ordinal(), written))
+                            .orElse(step));
         }
+    }
+
+    /** The answer as its template says it to this message; empty where there is no such template. */
+    private Optional<Step> filled(Step.Reply reply) {
+        return reply.template().flatMap(at::template).map(template -> {
+            Filling filling = new Filling(
+                    message, at.own(), at.setting().received(), at.setting().zone());
+            Template.Filled answer = template.fill(filling);
+            return new Step.Reply(answer.subject(), answer.text(), reply.oncePer());
+        });
     }
 
     /** To keep goes before to get rid of, and so does to file (RFC 5228 §4.3: keep and fileinto cancel discard). */

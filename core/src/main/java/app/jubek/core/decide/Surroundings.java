@@ -8,6 +8,8 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -21,10 +23,17 @@ import java.util.Set;
  * @param setting what criteria ask for, too
  * @param opening by which schedules go
  * @param onSince when each rule was last switched on; a rule not named was always on
+ * @param templates of the mailbox, by id
  * @param agreed which addresses outside the own domains have agreed to get mail
  */
 public record Surroundings(
-        Setting setting, Opening opening, Ledger ledger, HopMark hops, Map<RuleId, Instant> onSince, Agreed agreed) {
+        Setting setting,
+        Opening opening,
+        Ledger ledger,
+        HopMark hops,
+        Map<RuleId, Instant> onSince,
+        Map<TemplateId, Template> templates,
+        Agreed agreed) {
     private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
 
     /** Who outside has agreed. */
@@ -54,6 +63,7 @@ public record Surroundings(
 
     public Surroundings {
         onSince = Map.copyOf(onSince);
+        templates = Map.copyOf(templates);
     }
 
     public OwnSide own() {
@@ -62,6 +72,10 @@ public record Surroundings(
 
     public Instant now() {
         return setting.now();
+    }
+
+    Optional<Template> template(TemplateId id) {
+        return Optional.ofNullable(templates.get(id));
     }
 
     /** Whether mail may be handed on to an address. */

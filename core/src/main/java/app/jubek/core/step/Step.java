@@ -1,9 +1,11 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.template.TemplateId;
 import app.jubek.core.text.Words;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 
 /** One thing a rule does with a message. */
 public sealed interface Step {
@@ -64,17 +66,29 @@ public sealed interface Step {
     }
 
     /**
-     * An answer in the mailbox's name.
+     * An answer in the mailbox's name, written here or taken from a template.
      *
+     * @param template whose subject and text are filled from the message answered; then there are none here
      * @param subject empty for "Auto: " and the subject answered (RFC 3834 §3.1.5)
      * @param text plain text
      * @param oncePer how long one writer gets no second answer from the same rule; at least a day
      */
-    record Reply(String subject, String text, Duration oncePer) implements Step {
+    record Reply(Optional<TemplateId> template, String subject, String text, Duration oncePer) implements Step {
         public static final Duration ONCE_PER = Duration.ofDays(7);
 
+        public Reply(String subject, String text, Duration oncePer) {
+            this(Optional.empty(), subject, text, oncePer);
+        }
+
+        public Reply(TemplateId template, Duration oncePer) {
+            this(Optional.of(template), "", "", oncePer);
+        }
+
         public Reply {
-            if (text.isBlank()) {
+            if (template.isPresent() && !(subject.isEmpty() && text.isEmpty())) {
+                throw new IllegalArgumentException("an answer is written here or taken from a template, not both");
+            }
+            if (template.isEmpty() && text.isBlank()) {
                 throw new IllegalArgumentException("the answer has no text: write one");
             }
             if (oncePer.compareTo(Duration.ofDays(1)) < 0) {

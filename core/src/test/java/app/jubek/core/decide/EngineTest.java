@@ -22,12 +22,15 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
 import app.jubek.core.text.Comparison;
 import app.jubek.core.text.How;
 import app.jubek.core.text.Value;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -177,6 +180,29 @@ class EngineTest {
         String list = Mails.from("anna@school.example", "visit", "x", "List-Id: <l.example>");
         assertThat(reasons(decide(list, goesOn, rule("b", words("visit"), ANSWER))))
                 .containsExactly(Reason.LIST, Reason.OVERTAKEN);
+    }
+
+    @Test
+    void anAnswerFromATemplateIsFilledFromTheMessageAndHeldWhereTheTemplateIsGone() {
+        Rule answers = rule("a", words("visit"), new Step.Reply(new TemplateId("visits"), Duration.ofDays(7)));
+        assertThat(decide(MAIL, answers).notDone())
+                .singleElement()
+                .satisfies(not -> assertThat(not.reason()).isEqualTo(Reason.TEMPLATE_GONE))
+                .satisfies(not -> assertThat(not.waits()).isTrue());
+        Template template = new Template(
+                new TemplateId("visits"),
+                1,
+                "Visits",
+                Locale.ENGLISH,
+                "Yes: {{subject}}",
+                "To {{sender.address}}",
+                Map.of());
+        Decision decision = Engine.decide(
+                CompiledBook.of(RuleBook.of(List.of(answers))), Mails.read(MAIL), Mails.surroundings(template));
+        assertThat(decision.planned())
+                .singleElement()
+                .extracting(PlannedStep::step)
+                .isEqualTo(new Step.Reply("Yes: Guided visit", "To anna@school.example", Duration.ofDays(7)));
     }
 
     @Test

@@ -3,6 +3,7 @@ package app.jubek.formats.rulebook;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.TemplateId;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
@@ -29,9 +30,12 @@ final class StepJson {
                 yield at.attempt(() -> new Step.Redirect(addresses(at), at.flag("leaves")));
             }
             case "reply" -> {
-                at.only(Set.of("do", "subject", "text", "oncePerDays"));
-                long days = at.number("oncePerDays", (int) Step.Reply.ONCE_PER.toDays());
-                yield at.attempt(() -> new Step.Reply(at.text("subject", ""), at.text("text"), Duration.ofDays(days)));
+                at.only(Set.of("do", "subject", "text", "template", "oncePerDays"));
+                Duration oncePer = Duration.ofDays(at.number("oncePerDays", (int) Step.Reply.ONCE_PER.toDays()));
+                Optional<TemplateId> template =
+                        at.has("template") ? at.attempt(() -> new TemplateId(at.text("template"))) : Optional.empty();
+                String text = template.isPresent() ? at.text("text", "") : at.text("text");
+                yield at.attempt(() -> new Step.Reply(template, at.text("subject", ""), text, oncePer));
             }
             case "file" -> {
                 at.only(Set.of("do", "folder"));
@@ -79,7 +83,10 @@ final class StepJson {
         if (step instanceof Step.Forward forward && !forward.note().isEmpty()) {
             node.put("note", forward.note());
         } else if (step instanceof Step.Reply reply) {
-            node.put("subject", reply.subject()).put("text", reply.text());
+            reply.template()
+                    .ifPresentOrElse(
+                            template -> node.put("template", template.value()),
+                            () -> node.put("subject", reply.subject()).put("text", reply.text()));
             node.put("oncePerDays", (int) reply.oncePer().toDays());
         } else if (step instanceof Step.File file) {
             node.put("folder", file.folder());

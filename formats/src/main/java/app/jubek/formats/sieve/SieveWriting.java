@@ -61,6 +61,10 @@ public final class SieveWriting {
                             + rule.schedule().inWords());
             return;
         }
+        if (rule.steps().stream().anyMatch(SieveWriting::isFromTemplate)) {
+            note(rule, "is left out: a script has no templates, and its answer is taken from one");
+            return;
+        }
         String condition;
         try {
             condition = condition(rule);
@@ -128,6 +132,10 @@ public final class SieveWriting {
         if (!mark.remove().isEmpty()) {
             text.line("removeflag " + Text.list(mark.remove()) + ";");
         }
+    }
+
+    private static boolean isFromTemplate(Step step) {
+        return step instanceof Step.Reply reply && reply.template().isPresent();
     }
 
     private void reply(Step.Reply reply) {

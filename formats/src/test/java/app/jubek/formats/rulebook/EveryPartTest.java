@@ -73,6 +73,7 @@ class EveryPartTest {
                 "{'do':'forward','to':['a@x.example','b@x.example'],'note':'For you.'}",
                 "{'do':'redirect','to':['a@x.example']}",
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
+                "{'do':'reply','template':'visits','oncePerDays':7}",
                 "{'do':'file','folder':'Seeds/2026'}",
                 "{'do':'mark','flags':['\\\\Seen','\\\\Flagged']}",
                 "{'do':'mark','flags':[],'tags':['school-2026']}",

@@ -43,6 +43,7 @@ final class Deciding {
                 Ledger.empty(),
                 new HopMark(new byte[32]),
                 Map.of(),
+                Map.of(),
                 new Surroundings.Agreed.Everybody());
         byte[] octets = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
         return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(octets), at);

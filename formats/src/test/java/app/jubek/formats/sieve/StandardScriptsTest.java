@@ -202,7 +202,7 @@ class StandardScriptsTest {
         assertThat(read.notCarried()).isEmpty();
         assertThat(Deciding.outcome(read.book(), B)).contains("answered");
         assertThat(read.book().rules().get(0).steps().get(0))
-                .hasToString("Reply[subject=, text=.dot\r\nend\r\n, oncePer=PT168H]");
+                .hasToString("Reply[template=Optional.empty, subject=, text=.dot\r\nend\r\n, oncePer=PT168H]");
     }
 
     @ParameterizedTest

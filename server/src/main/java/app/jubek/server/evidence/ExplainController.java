@@ -20,6 +20,7 @@ import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.template.Templates;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -42,11 +43,13 @@ class ExplainController {
 
     private final PastMail pastMail;
     private final InstallationKeys keys;
+    private final Templates templates;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    ExplainController(PastMail pastMail, InstallationKeys keys) {
+    ExplainController(PastMail pastMail, InstallationKeys keys, Templates templates) {
         this.pastMail = pastMail;
         this.keys = keys;
+        this.templates = templates;
     }
 
     /**
@@ -113,6 +116,7 @@ class ExplainController {
                 Ledger.empty(),
                 new HopMark(keys.key("hop-mark")),
                 Map.of(),
+                templates.of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
     }
 

@@ -150,6 +150,7 @@ public class Intake implements Arrivals {
                 parts.ledger().of(mailbox.id(), writers(read.message())),
                 hops,
                 parts.books().onSince(mailbox.id()),
+                parts.templates().of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
         Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at);
         entity.decided(StoredDecision.of(book.version(), decision));

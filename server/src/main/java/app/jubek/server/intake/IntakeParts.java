@@ -6,6 +6,7 @@ import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.SentMail;
 import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.template.Templates;
 import java.time.Clock;
 import org.springframework.stereotype.Component;
 
@@ -15,6 +16,7 @@ record IntakeParts(
         Mailboxes mailboxes,
         FolderCursors cursors,
         RuleBooks books,
+        Templates templates,
         ReplyLedger ledger,
         SentMail sent,
         Outbox outbox,

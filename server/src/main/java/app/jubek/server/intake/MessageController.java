@@ -29,13 +29,16 @@ class MessageController {
     private final MessageRepository messages;
     private final Messages stored;
     private final Outbox outbox;
+    private final Whereabouts whereabouts;
     private final MailboxAccess access;
     private final ShownHtml shownHtml = new ShownHtml();
 
-    MessageController(MessageRepository messages, Messages stored, Outbox outbox, MailboxAccess access) {
+    MessageController(
+            MessageRepository messages, Messages stored, Outbox outbox, Whereabouts whereabouts, MailboxAccess access) {
         this.messages = messages;
         this.stored = stored;
         this.outbox = outbox;
+        this.whereabouts = whereabouts;
         this.access = access;
     }
 
@@ -52,6 +55,13 @@ class MessageController {
             List<String> sentBy,
             Optional<StoredDecision> decision,
             List<StepView> steps) {}
+
+    /** Folders that mail is known to lie in. */
+    @GetMapping("/api/mailboxes/{mailbox}/folders")
+    List<String> folders(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
+        access.check(who, mailbox);
+        return whereabouts.folders(mailbox).stream().sorted().toList();
+    }
 
     @GetMapping("/api/mailboxes/{mailbox}/messages/{id}")
     MessageView message(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {

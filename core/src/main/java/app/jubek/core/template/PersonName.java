@@ -1,0 +1,270 @@
+package app.jubek.core.template;
+
+import app.jubek.core.address.MailAddress;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * A person's first and last name, as far as a displayed name tells them for certain (common practice). Machines, desks,
+ * companies, couples and names whose order can't be told are no persons here, so that nobody is greeted wrongly.
+ */
+record PersonName(String first, String last) {
+    private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)|\\[[^\\]]*]");
+    private static final Pattern AFTERWARDS = Pattern.compile("\\s+(?i:via|c/o|on behalf of|im auftrag von)\\s.*$");
+    private static final Pattern BESIDE = Pattern.compile("\\s+[-–—|/·@]\\s+.*$");
+    private static final Pattern WORD = Pattern.compile("\\p{IsLatin}[\\p{IsLatin}\\p{M}'’-]*\\p{IsLatin}");
+    private static final Pattern INITIAL = Pattern.compile("(\\p{IsLatin}\\.?-?){1,3}");
+    private static final Pattern ORGANISATION =
+            Pattern.compile(".*(?:schule|gymnasium|museum|verein|skolan?|garten|verlag|amt|haus|werke?)");
+    private static final Set<String> DESKS = Set.of(
+            "info",
+            "post",
+            "mail",
+            "office",
+            "kontakt",
+            "contact",
+            "hello",
+            "service",
+            "kansli",
+            "sekretariat",
+            "verwaltung",
+            "noreply",
+            "no-reply",
+            "admin",
+            "support");
+    private static final int MOST_WORDS = 4;
+
+    private static final Set<String> TITLES = Set.of(
+            "dr", "prof", "mr", "mrs", "ms", "miss", "mx", "herr", "frau", "mme", "mlle", "m", "fru", "fröken", "sir",
+            "dame", "ing", "dipl", "mag");
+    private static final Set<String> SUFFIXES =
+            Set.of("jr", "sr", "ii", "iii", "phd", "msc", "bsc", "ma", "ba", "mba", "md", "esq", "rn");
+    private static final Set<String> PARTICLES = Set.of(
+            "von", "van", "der", "den", "de", "del", "della", "di", "da", "dos", "du", "la", "le", "af", "av", "zu",
+            "zum", "zur", "ter", "ten", "el", "al", "bin", "ben", "mac", "st");
+    private static final Set<String> TOGETHER = Set.of("and", "und", "et", "och", "og", "en", "y", "e", "&", "+");
+
+    /** Words of desks, machines and companies. */
+    private static final Set<String> NO_PERSON = Set.of(
+            "info",
+            "team",
+            "office",
+            "desk",
+            "service",
+            "services",
+            "support",
+            "help",
+            "helpdesk",
+            "admin",
+            "noreply",
+            "no-reply",
+            "newsletter",
+            "news",
+            "notification",
+            "notifications",
+            "alert",
+            "alerts",
+            "alarm",
+            "system",
+            "mailer",
+            "daemon",
+            "postmaster",
+            "webmaster",
+            "robot",
+            "bot",
+            "automat",
+            "group",
+            "gmbh",
+            "ag",
+            "ab",
+            "as",
+            "oy",
+            "ltd",
+            "llc",
+            "inc",
+            "plc",
+            "kg",
+            "sarl",
+            "sa",
+            "bv",
+            "verein",
+            "e.v",
+            "school",
+            "schule",
+            "skola",
+            "skolan",
+            "école",
+            "college",
+            "university",
+            "universität",
+            "institute",
+            "institut",
+            "academy",
+            "club",
+            "society",
+            "association",
+            "verlag",
+            "press",
+            "books",
+            "shop",
+            "store",
+            "sales",
+            "billing",
+            "accounts",
+            "accounting",
+            "invoices",
+            "orders",
+            "reception",
+            "secretariat",
+            "sekretariat",
+            "department",
+            "abteilung",
+            "garden",
+            "gardens",
+            "museum",
+            "library",
+            "council",
+            "city",
+            "nursery",
+            "nurseries",
+            "tours",
+            "travel",
+            "hotel",
+            "press-office",
+            "marketing",
+            "sensors",
+            "printer",
+            "scanner",
+            "calendar",
+            "bookings",
+            "tickets",
+            "volunteers",
+            "friends",
+            "walks",
+            "events",
+            "company",
+            "trust",
+            "foundation",
+            "stiftung",
+            "bank",
+            "studio");
+
+    /** Empty where it can't be told for certain. */
+    static Optional<PersonName> of(MailAddress writer) {
+        String shown = BESIDE.matcher(AFTERWARDS
+                        .matcher(BRACKETS.matcher(writer.name()).replaceAll(" "))
+                        .replaceAll(""))
+                .replaceAll("")
+                .replaceAll("[\"“”„]|^['‘]|['’]$", " ")
+                .strip();
+        if (shown.indexOf('@') >= 0 || isOrganisation(shown, writer)) {
+            return Optional.empty();
+        }
+        String[] aroundComma = shown.split("\\s*,\\s*");
+        if (aroundComma.length == 2 && !SUFFIXES.contains(key(aroundComma[1]))) {
+            return inOrder(words(aroundComma[1]), words(aroundComma[0]));
+        }
+        return aroundComma.length <= 2 ? named(words(aroundComma[0])) : Optional.empty();
+    }
+
+    private static boolean isOrganisation(String shown, MailAddress writer) {
+        String domain = writer.domain();
+        int top = domain.lastIndexOf('.');
+        String owner = domain.substring(domain.lastIndexOf('.', Math.max(top - 1, 0)) + 1, Math.max(top, 0));
+        String joined = shown.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+        boolean isDomain = !joined.isEmpty() && joined.equals(owner.replace("-", ""));
+        return isDomain
+                || DESKS.contains(writer.local())
+                || Arrays.stream(shown.split("[\\s,.]+"))
+                        .map(PersonName::key)
+                        .anyMatch(word -> NO_PERSON.contains(word)
+                                || ORGANISATION.matcher(word).matches());
+    }
+
+    /** Without titles before and suffixes behind. */
+    private static List<String> words(String text) {
+        List<String> words = new ArrayList<>(List.of(text.strip().split("\\s+")));
+        while (words.size() > 1 && TITLES.contains(key(words.get(0)))) {
+            words.remove(0);
+        }
+        while (words.size() > 1 && SUFFIXES.contains(key(words.get(words.size() - 1)))) {
+            words.remove(words.size() - 1);
+        }
+        return words;
+    }
+
+    private static String key(String word) {
+        return word.toLowerCase(Locale.ROOT).replaceAll("[.,;:]+$", "").replace(".", "");
+    }
+
+    /** "Mara Lindqvist", "mara van der lindqvist", "LINDQVIST Mara"; not "M. Lindqvist", "Mara", "Mara and Tom L.". */
+    private static Optional<PersonName> named(List<String> words) {
+        if (words.size() < 2 || words.size() > MOST_WORDS + 1) {
+            return Optional.empty();
+        }
+        boolean lastWritesLoud = isLoud(words.get(0)) && !isLoud(words.get(words.size() - 1));
+        if (lastWritesLoud) {
+            int firstQuiet = 0;
+            while (isLoud(words.get(firstQuiet))) {
+                firstQuiet++;
+            }
+            return inOrder(words.subList(firstQuiet, words.size()), words.subList(0, firstQuiet));
+        }
+        int last = 1;
+        while (last < words.size() - 1 && !PARTICLES.contains(key(words.get(last)))) {
+            last++;
+        }
+        return inOrder(words.subList(0, last), words.subList(last, words.size()));
+    }
+
+    private static Optional<PersonName> inOrder(List<String> given, List<String> family) {
+        boolean tooMany = given.size() > MOST_WORDS - 1 || family.size() > MOST_WORDS;
+        boolean isParticle = PARTICLES.contains(key(given.get(0)));
+        boolean sound = WORD.matcher(given.get(0)).matches()
+                && given.stream().skip(1).allMatch(PersonName::isPartOfName)
+                && family.stream().allMatch(PersonName::isPartOfName)
+                && WORD.matcher(family.get(family.size() - 1)).matches();
+        return tooMany || isParticle || !sound
+                ? Optional.empty()
+                : Optional.of(new PersonName(
+                        cased(given.get(0)),
+                        String.join(
+                                " ",
+                                family.stream().map(PersonName::casedFamily).toList())));
+    }
+
+    private static boolean isPartOfName(String word) {
+        return !TOGETHER.contains(key(word))
+                && (WORD.matcher(word).matches() || INITIAL.matcher(word).matches());
+    }
+
+    private static boolean isLoud(String word) {
+        return word.length() > 1
+                && word.equals(word.toUpperCase(Locale.ROOT))
+                && WORD.matcher(word).matches();
+    }
+
+    private static String casedFamily(String word) {
+        return PARTICLES.contains(key(word)) && !isLoud(word) ? word : cased(word);
+    }
+
+    /** "MARA" and "mara" as "Mara"; "McLean" as it is. */
+    private static String cased(String word) {
+        boolean oneCase = word.equals(word.toUpperCase(Locale.ROOT)) || word.equals(word.toLowerCase(Locale.ROOT));
+        if (!oneCase) {
+            return word;
+        }
+        StringBuilder cased = new StringBuilder(word.toLowerCase(Locale.ROOT));
+        for (int at = 0; at < cased.length(); at++) {
+            if (at == 0 || cased.charAt(at - 1) == '-') {
+                cased.setCharAt(at, Character.toUpperCase(cased.charAt(at)));
+            }
+        }
+        return cased.toString();
+    }
+}

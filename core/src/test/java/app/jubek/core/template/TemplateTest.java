@@ -1,0 +1,122 @@
+package app.jubek.core.template;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.template.TemplateFault.Sort;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class TemplateTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 26);
+    private static final Instant CAME = Instant.parse("2026-11-25T23:30:00Z");
+
+    private static Template template(Locale language, String subject, String text, Map<String, String> fallbacks) {
+        return new Template(new TemplateId("visits"), 1, "School visits", language, subject, text, fallbacks);
+    }
+
+    private static Template text(String text) {
+        return template(Locale.ENGLISH, "", text, Map.of());
+    }
+
+    private static Filling from(String from, String subject) {
+        return new Filling(
+                Mails.read("From: " + from + "\r\nTo: photos@ostrel-gardens.example\r\nSubject: " + subject
+                        + "\r\n\r\nhello"),
+                Mails.VISITS,
+                CAME,
+                ZoneId.of("Europe/Stockholm"));
+    }
+
+    private static List<Sort> faults(String text) {
+        return text(text).faults(TODAY).stream().map(TemplateFault::sort).toList();
+    }
+
+    private static String greeted(String name, String address) {
+        return PersonName.of(MailAddress.of(address).named(name))
+                .map(PersonName::first)
+                .orElse("");
+    }
+
+    /** Common practice; the people are invented. */
+    @Test
+    void eachFormOfADisplayedNameIsGreetedAsTheTableSays() throws IOException {
+        try (BufferedReader table = new BufferedReader(
+                new InputStreamReader(TemplateTest.class.getResourceAsStream("names.txt"), StandardCharsets.UTF_8))) {
+            List<String[]> rows = table.lines()
+                    .filter(line -> !line.startsWith("#"))
+                    .map(line -> line.split("\\|", -1))
+                    .map(p -> p.length == 3 ? p : new String[] {p[0] + "|" + p[1], p[2], p[3]})
+                    .toList();
+            assertThat(rows).hasSizeGreaterThanOrEqualTo(200);
+            assertThat(rows.stream()
+                            .filter(row -> !greeted(row[0], row[1]).equals(row[2]))
+                            .map(row -> row[0] + " <" + row[1] + "> is greeted as " + greeted(row[0], row[1])))
+                    .isEmpty();
+        }
+    }
+
+    @Test
+    void fieldsAreFilledInTheTemplatesLanguageAndTheMailboxesZone() {
+        Template german = template(
+                Locale.GERMAN,
+                "Ihre Anfrage: {{subject}}",
+                "Guten Tag {{sender.firstName}}, Ihre Nachricht kam am {{received.date}} um {{received.time}} an"
+                        + " {{recipient.address}}.",
+                Map.of("sender.firstName", "und willkommen"));
+        Template.Filled filled = german.fill(from("Mara Lindqvist <mara@mailhaven.example>", "Two & three <visits>"));
+        assertThat(filled.subject()).isEqualTo("Ihre Anfrage: Two & three <visits>");
+        assertThat(filled.text())
+                .isEqualTo("Guten Tag Mara, Ihre Nachricht kam am 26. November 2026 um 00:30 an"
+                        + " photos@ostrel-gardens.example.");
+        assertThat(german.fill(from("WALKS TEAM <walks@mailhaven.example>", "x"))
+                        .text())
+                .startsWith("Guten Tag und willkommen, ");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"{{sender.nickname}}", "{{#subject}}x{{/subject}}", "{{> other}}", "{{subject", "  "})
+    void whatIsNoFieldIsRefusedWithWhatItIs(String text) {
+        assertThatThrownBy(() -> text(text)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void nothingOfAMessageBringsInALineAnotherFieldOrADirection() {
+        Template template = template(Locale.ENGLISH, "Re {{subject}}", "{{subject}}", Map.of());
+        for (String hostile : List.of(
+                "=?utf-8?Q?a=0D=0ABcc:_x@mailhaven.example?=",
+                "=?utf-8?B?YeKArmI=?=",
+                "{{sender.address}} {{{subject}}}",
+                "=?utf-8?Q?a=00b=1Bc?=")) {
+            Template.Filled filled = template.fill(from("Mara Lindqvist <m@mailhaven.example>", hostile));
+            assertThat(filled.subject().lines()).hasSize(1);
+            assertThat(filled.text()).doesNotContain("\r", "\n", "\u202e", "\0", "m@mailhaven.example");
+        }
+    }
+
+    @Test
+    void whatGoesWrongAHundredTimesIsSaidBeforehand() {
+        assertThat(faults("Dear {{sender.firstName}}")).containsExactly(Sort.MISSING_FALLBACK);
+        assertThat(faults("until 24 March 2026, or 2026-03-24, or 24.3.2026"))
+                .containsExactly(Sort.DATE_PAST, Sort.DATE_PAST, Sort.DATE_PAST);
+        assertThat(faults("from 27 November 2026, by 2027-01-02")).isEmpty();
+        assertThat(faults("see https://ostrel-gardens/visits and www.ostrel-gardens.example."))
+                .containsExactly(Sort.BROKEN_LINK);
+        assertThat(faults("Dear [name], TODO")).containsExactly(Sort.SAMPLE_TEXT, Sort.SAMPLE_TEXT);
+        assertThat(faults("the glasshouse and the glass-house")).containsExactly(Sort.SPELT_TWO_WAYS);
+        assertThat(text("Dear {{sender.address}}").faults(TODAY)).isEmpty();
+    }
+}

@@ -1,0 +1,41 @@
+package app.jubek.server.template;
+
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A template as a person writes it.
+ *
+ * @param language a BCP 47 tag
+ * @param fallbacks by the key of a field
+ * @param lookAgainOn when they want to be reminded of it
+ */
+public record TemplateText(
+        String name,
+        String language,
+        String subject,
+        String text,
+        Map<String, String> fallbacks,
+        Optional<LocalDate> lookAgainOn) {
+    static TemplateText of(Saved saved) {
+        Template template = saved.template();
+        return new TemplateText(
+                template.name(),
+                template.language().toLanguageTag(),
+                template.subject(),
+                template.text(),
+                template.fallbacks(),
+                saved.lookAgainOn());
+    }
+
+    /**
+     * @throws IllegalArgumentException where it can't be used as it is; it says why
+     */
+    public Template template(TemplateId id, int version) {
+        return new Template(id, version, name, Locale.forLanguageTag(language), subject, text, fallbacks);
+    }
+}

@@ -1,0 +1,2 @@
+export { Templates } from './parts/Templates';
+export { useTemplates } from './queries';

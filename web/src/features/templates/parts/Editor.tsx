@@ -1,0 +1,178 @@
+import { useRef, useState } from 'react';
+import type { Schemas } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { TextArea, TextField } from '../../../ui/Field';
+import { Question } from '../../../ui/Question';
+import { Trouble } from '../../../ui/States';
+import { useDone } from '../../mailbox';
+import { inHand, LANGUAGES, sameText, usedFields, withField, type FieldView, type InHand } from '../model';
+import { useRemoveTemplate, useSaveTemplate } from '../queries';
+import { Fallbacks } from './Fallbacks';
+import { FieldChips } from './FieldChips';
+import { Preview } from './Preview';
+import { Versions } from './Versions';
+
+interface Props {
+  begin: InHand;
+  /** As it is saved; nothing while it is new. */
+  saved: Schemas['TemplateView'] | undefined;
+  fields: FieldView[];
+  onSaved: (template: InHand) => void;
+  onRemoved: () => void;
+}
+
+export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
+  const [written, setWritten] = useState(begin.written);
+  const [versions, setVersions] = useState(false);
+  const [removing, setRemoving] = useState(false);
+  const saving = useSaveTemplate();
+  const removal = useRemoveTemplate();
+  const done = useDone();
+  const text = useRef<HTMLTextAreaElement>(null);
+  const isChanged = saved === undefined || !sameText(written, saved.written);
+  const failed = saving.error ?? removal.error;
+  const set = (changed: Partial<typeof written>) => setWritten({ ...written, ...changed });
+  const insert = (key: string) => {
+    const box = text.current;
+    const put = withField(written.text, box?.selectionStart ?? written.text.length, key);
+    set({ text: put.text });
+    requestAnimationFrame(() => {
+      box?.focus();
+      box?.setSelectionRange(put.cursor, put.cursor);
+    });
+  };
+  const save = () =>
+    saving.mutate(
+      { id: begin.id, baseVersion: begin.baseVersion, written },
+      {
+        onSuccess: (now) => {
+          done.tell({ text: `“${now.written.name}” is saved as version ${now.version}.` });
+          onSaved(inHand(now));
+        },
+      },
+    );
+  return (
+    <>
+      <section
+        data-region
+        aria-label="The template"
+        className="min-w-0 grow overflow-auto bg-sheet px-4 py-3.5"
+      >
+        <div className="flex flex-wrap items-end gap-3">
+          <TextField
+            label="Name of the template"
+            className="min-w-52 grow"
+            value={written.name}
+            maxLength={200}
+            onChange={(e) => set({ name: e.target.value })}
+          />
+          <span className="pb-1.5 text-sm text-ink2">
+            dates in{' '}
+            <Choice
+              label="language"
+              value={written.language}
+              options={LANGUAGES}
+              onChoose={(language) => set({ language })}
+            />
+          </span>
+        </div>
+        <TextField
+          label="Subject; left empty, “Auto: ” and theirs"
+          className="mt-2.5"
+          value={written.subject}
+          onChange={(e) => set({ subject: e.target.value })}
+        />
+        <div className="mt-2.5">
+          <TextArea
+            ref={text}
+            label="Text"
+            rows={13}
+            value={written.text}
+            onChange={(e) => set({ text: e.target.value })}
+          />
+          <FieldChips fields={fields} onInsert={insert} />
+        </div>
+        <Fallbacks
+          fields={usedFields(written, fields).filter((field) => field.canBeMissing)}
+          fallbacks={written.fallbacks}
+          onChange={(fallbacks) => set({ fallbacks })}
+        />
+        <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+          <TextField
+            label="Look again on"
+            type="date"
+            className="w-40"
+            value={written.lookAgainOn ?? ''}
+            onChange={(e) => {
+              const changed = { ...written };
+              delete changed.lookAgainOn;
+              setWritten(e.target.value ? { ...changed, lookAgainOn: e.target.value } : changed);
+            }}
+          />
+          <span className="grow pb-1.5 text-sm text-ink2">
+            {saved === undefined || saved.usedBy.length === 0
+              ? 'No rule answers from it yet.'
+              : `Used by ${saved.usedBy.map((name) => `“${name}”`).join(', ')}.`}
+          </span>
+        </div>
+        {failed !== null && (
+          <div className="mt-3">
+            <Trouble text={problemText(failed)} />
+          </div>
+        )}
+        <div className="mt-4 flex gap-2">
+          <Button
+            look="go"
+            disabled={
+              !isChanged || saving.isPending || written.name.trim() === '' || written.text.trim() === ''
+            }
+            onClick={save}
+          >
+            Save
+          </Button>
+          {saved && (
+            <>
+              <Button look="quiet" onClick={() => setVersions(true)}>
+                Versions
+              </Button>
+              <Button look="quiet" onClick={() => setRemoving(true)}>
+                Remove …
+              </Button>
+            </>
+          )}
+        </div>
+      </section>
+      <Preview written={written} />
+      <Versions
+        template={begin.id}
+        open={versions}
+        onClose={() => setVersions(false)}
+        onBackTo={(earlier) => {
+          setVersions(false);
+          setWritten(earlier);
+        }}
+      />
+      <Question
+        open={removing}
+        title={`Remove “${written.name}”?`}
+        yes="Remove it"
+        onNo={() => setRemoving(false)}
+        onYes={() =>
+          removal.mutate(
+            { id: begin.id, baseVersion: begin.baseVersion },
+            {
+              onSuccess: () => {
+                done.tell({ text: `“${written.name}” is removed.` });
+                onRemoved();
+              },
+            },
+          )
+        }
+      >
+        Answers that went out stay in Records as they were sent.
+      </Question>
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { problemText } from '../../../api/problem';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Empty, Loading, Trouble } from '../../../ui/States';
+import { inHand, newTemplate, type InHand } from '../model';
+import { useTemplates } from '../queries';
+import { Editor } from './Editor';
+
+/** Prepared answers: the list, and the one in hand beside what its recipient will see. */
+export function Templates() {
+  const found = useTemplates();
+  const [open, setOpen] = useState<InHand>();
+  if (found.isPending) {
+    return <Loading what="Fetching the templates" />;
+  }
+  if (found.isError) {
+    return (
+      <div className="p-4">
+        <Trouble text={problemText(found.error)} onRetry={() => void found.refetch()} />
+      </div>
+    );
+  }
+  const { templates, fields } = found.data;
+  const first = templates[0];
+  const shown = open ?? (first && inHand(first));
+  const saved = templates.find((one) => one.id === shown?.id);
+  return (
+    <div className="flex h-full min-h-0">
+      <section
+        data-region
+        aria-label="Templates"
+        className="w-[236px] shrink-0 overflow-auto border-r border-line py-3.5"
+      >
+        <div className="flex items-baseline gap-2 px-4 pb-2">
+          <h1 className="grow text-lg font-bold">Templates</h1>
+          <Button small look="go" onClick={() => setOpen(newTemplate())}>
+            New
+          </Button>
+        </div>
+        <ul>
+          {templates.map((one) => (
+            <li key={one.id}>
+              <button
+                type="button"
+                aria-current={one.id === shown?.id}
+                className={`block w-full border-l-[3px] px-4 py-1.5 text-left ${one.id === shown?.id ? 'border-moss bg-sheet' : 'border-transparent'}`}
+                onClick={() => setOpen(inHand(one))}
+              >
+                <span className="block truncate font-semibold">{one.written.name}</span>
+                <span className="block text-sm text-ink2">
+                  {one.usedBy.length === 0
+                    ? 'used by no rule'
+                    : `used by ${counted(one.usedBy.length, 'rule')}`}
+                  {one.faults.length > 0 && ' · worth a look'}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {shown ? (
+        <Editor
+          key={`${shown.id} ${shown.baseVersion}`}
+          begin={shown}
+          saved={saved}
+          fields={fields}
+          onSaved={setOpen}
+          onRemoved={() => setOpen(undefined)}
+        />
+      ) : (
+        <div className="grow">
+          <Empty>
+            <p>No templates yet.</p>
+            <p className="mt-2">
+              Write an answer once, with fields that are filled from each message, and let rules answer from
+              it.
+            </p>
+            <Button look="go" className="mt-3" onClick={() => setOpen(newTemplate())}>
+              Write the first one
+            </Button>
+          </Empty>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, taken, type Schemas } from '../../api/client';
+import { useEvidenceDays, useMailboxId } from '../mailbox';
+import type { TemplateText } from './model';
+
+const ANSWERED = 20;
+
+/** The mailbox's templates, and the fields they can use. */
+export function useTemplates() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['templates', mailbox],
+    enabled: mailbox !== '',
+    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/templates', { params: { path: { mailbox } } })),
+  });
+}
+
+export function useVersions(template: string, open: boolean) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['template versions', mailbox, template],
+    enabled: open,
+    queryFn: () =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/templates/{template}/versions', {
+          params: { path: { mailbox, template } },
+        }),
+      ),
+  });
+}
+
+export function useSaveTemplate() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...saving }: Schemas['TemplateSaving'] & { id: string }) =>
+      taken(
+        api.PUT('/api/mailboxes/{mailbox}/templates/{template}', {
+          params: { path: { mailbox, template: id } },
+          body: saving,
+        }),
+      ),
+    onSuccess: (_, { id }) => {
+      void queries.invalidateQueries({ queryKey: ['template versions', mailbox, id] });
+      return queries.invalidateQueries({ queryKey: ['templates', mailbox] });
+    },
+  });
+}
+
+export function useRemoveTemplate() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, baseVersion }: { id: string; baseVersion: number }) =>
+      taken(
+        api.DELETE('/api/mailboxes/{mailbox}/templates/{template}', {
+          params: { path: { mailbox, template: id }, query: { baseVersion } },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['templates', mailbox] }),
+  });
+}
+
+/** Real messages to see a template on: the latest that people wrote. */
+export function useAnswerable() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['answerable', mailbox, days],
+    queryFn: async () => {
+      const page = await taken(
+        api.POST('/api/mailboxes/{mailbox}/messages/search', {
+          params: { path: { mailbox } },
+          body: {
+            words: '',
+            criteria: [{ part: 'sent by', how: 'is', values: ['person'] }],
+            days,
+            offset: 0,
+            limit: ANSWERED,
+          },
+        }),
+      );
+      return page.lines.map((line) => line.message);
+    },
+  });
+}
+
+/** What the writer of a message would get; the last picture stays until the next one is there. */
+export function usePreview(written: TemplateText, message: number | undefined) {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: ['preview', mailbox, days, written, message],
+    enabled: message !== undefined && written.text.trim() !== '',
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: ({ signal }) =>
+      taken(
+        api.POST('/api/mailboxes/{mailbox}/template-preview', {
+          params: { path: { mailbox } },
+          body: { written: { ...written, name: written.name || 'new' }, days, message: message ?? 0 },
+          signal,
+        }),
+      ),
+  });
+}
