@@ -46,7 +46,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
               text: `last ${w} days${w === days && past.data ? ` · ${pastMailInWords(past.data)}` : ''}`,
             }))}
             onChoose={(chosen) => setEvidenceDays(Number(chosen))}
-            className="h-[26px] border border-line2 !bg-sheet text-sm !font-normal text-ink2"
+            className="h-[26px] border border-line2 !bg-sheet text-sm !font-normal whitespace-nowrap text-ink2"
           />
         </span>
         <span className="grow" />

@@ -6,6 +6,7 @@ export function useRuleBook() {
   const mailbox = useMailboxId();
   return useQuery({
     queryKey: ['rule-book', mailbox],
+    enabled: mailbox !== '',
     queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } } })),
   });
 }

@@ -11,6 +11,7 @@ import { EvidencePanel } from './EvidencePanel';
 vi.mock('@tanstack/react-virtual', () => ({
   useVirtualizer: ({ count }: { count: number }) => ({
     getTotalSize: () => 0,
+    measure: () => {},
     getVirtualItems: () => Array.from({ length: count }, (_, index) => ({ index, start: 0 })),
   }),
 }));

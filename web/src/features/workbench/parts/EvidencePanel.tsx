@@ -49,7 +49,7 @@ export function EvidencePanel(props: Props) {
       aria-busy={props.isBehind}
       className="flex h-full min-h-0 min-w-0 flex-col"
     >
-      <div className="flex min-h-11 flex-wrap items-center gap-1 border-b border-line bg-sheet px-3 py-1">
+      <div className="flex min-h-11 shrink-0 flex-wrap items-center gap-1 border-b border-line bg-sheet px-3 py-1">
         <div role="group" aria-label="How past mail stands to the rule" className="flex flex-wrap gap-1">
           {COUNTERS.map(({ counter: one, text, key }) => (
             <button
@@ -69,7 +69,7 @@ export function EvidencePanel(props: Props) {
             </button>
           ))}
         </div>
-        <span className="ml-auto">
+        <span className="ml-auto hidden min-[1152px]:block">
           {asked && evidence && (
             <Bars
               width={84}

@@ -23,11 +23,11 @@ interface Props {
 /** One message of the evidence: the words that matched, its whole fate, and for a picked one a way to leave it out. */
 export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }: Props) {
   return (
-    <div className="flex h-[34px] border-b border-line bg-sheet hover:bg-ground">
+    <div className="flex h-full border-b border-line bg-sheet hover:bg-ground">
       <button
         type="button"
         onClick={onOpen}
-        className="grid min-w-0 grow grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)_minmax(110px,210px)] items-center gap-2 pl-3 text-left text-[13.5px]"
+        className="grid min-w-0 grow grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)] items-center gap-x-2 pl-3 text-left text-[13.5px] min-[1152px]:grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)_minmax(110px,210px)]"
       >
         <span className="figures text-sm text-ink2">{shortDate(row.received)}</span>
         <span className="truncate">
@@ -35,7 +35,7 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
             <MarkedText {...row.sender} />
           </bdi>
         </span>
-        <span className="truncate">
+        <span className="col-span-3 col-start-1 row-start-2 truncate min-[1152px]:col-span-1 min-[1152px]:col-start-3 min-[1152px]:row-start-1">
           <bdi>
             <MarkedText {...row.subject} />
           </bdi>

@@ -56,7 +56,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           maxLength={200}
           onChange={(e) => onChange({ ...draft, name: e.target.value })}
         />
-        <p className="mt-0.5 text-[13.5px] text-ink2">
+        <p className="mt-0.5 line-clamp-4 text-[13.5px] text-ink2" title={evidence?.readBack}>
           {asked && evidence
             ? evidence.readBack
             : 'It reads back here, in one plain line, once it picks something out.'}

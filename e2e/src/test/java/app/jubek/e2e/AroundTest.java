@@ -21,8 +21,12 @@ class AroundTest extends Journey {
             "/incoming?view=messages",
             "kinds",
             "/incoming",
+            "desk",
+            "/desk",
             "rules",
             "/rules",
+            "templates",
+            "/templates",
             "workbench",
             "/rules/school-visits",
             "records",
@@ -76,6 +80,26 @@ class AroundTest extends Journey {
     }
 
     @Test
+    void theJumpBoxFindsMessagesAndPeopleAndDoesThings() {
+        page.keyboard().press("Control+k");
+        page.keyboard().type("norrskola");
+        page.getByRole(AriaRole.OPTION)
+                .filter(new Locator.FilterOptions().setHasText("norrskola.example"))
+                .first()
+                .click();
+        assertThat(page.getByText(" of the last 90 days")).containsText(" of ");
+        page.keyboard().press("Control+k");
+        page.keyboard().type("pause visits to the tropics");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("“Visits to the tropics house” is paused.")).isVisible();
+        page.keyboard().press("Control+k");
+        page.keyboard().type("switch on visits to the tropics");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("“Visits to the tropics house” is on. New mail only."))
+                .isVisible();
+    }
+
+    @Test
     void theJumpBoxGoesToAnyRule() {
         page.keyboard().press("Control+k");
         page.keyboard().type("photo perm");
@@ -120,6 +144,15 @@ class AroundTest extends Journey {
                 "photos@ostrel-gardens.example",
                 "Wedding pictures: photo permit?",
                 "We would be six people.");
+        goTo("Templates");
+        button("New").click();
+        page.getByLabel("Name of the template").fill("School visits: how to book");
+        page.getByLabel("Subject; left empty").fill("Your visit to Ostrel Gardens");
+        page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
+                .fill("Dear {{sender.firstName}},\n\nguided visits for classes take place on Tuesdays and Thursdays."
+                        + " Please send us three dates, the number of pupils and their age.\n\nThe visits desk");
+        page.getByLabel("instead of the writer’s first name").fill("visitor");
+        button("Save").click();
         page.waitForTimeout(2_500);
         PLACES.forEach((name, path) -> {
             visit(path);

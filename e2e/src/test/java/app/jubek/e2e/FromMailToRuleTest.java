@@ -27,12 +27,6 @@ class FromMailToRuleTest extends Journey {
                 .first();
     }
 
-    private int counter(String name) {
-        page.waitForTimeout(500);
-        return Integer.parseInt(
-                page.locator("[data-counter=" + name + "]").innerText().replace(",", ""));
-    }
-
     @Test
     void whatKeepsComingIsSeenAndBecomesARuleThatTakesIt() {
         open("Kinds");

@@ -91,6 +91,15 @@ abstract class Journey {
         box.press("Enter");
     }
 
+    /** A counter of the evidence, once it belongs to the rule as it stands. */
+    int counter(String name) {
+        page.waitForTimeout(400);
+        page.locator("[aria-label='The evidence'][aria-busy=false]").waitFor();
+        Locator counter = page.locator("[data-counter=" + name + "]");
+        assertThat(counter).not().hasText("–");
+        return Integer.parseInt(counter.innerText().replace(",", ""));
+    }
+
     void send(String from, String to, String subject, String text) {
         goTo("Outside");
         Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Write as any correspondent"));

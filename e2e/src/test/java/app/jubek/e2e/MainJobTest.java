@@ -12,9 +12,7 @@ class MainJobTest extends Journey {
     private static final String GATE = "gate@ostrel-gardens.example";
 
     private int picked() {
-        page.waitForTimeout(400);
-        return Integer.parseInt(
-                page.locator("[data-counter=PICKED]").innerText().replace(",", ""));
+        return counter("PICKED");
     }
 
     private void chooseFrom(String menu, String choice) {
