@@ -2,6 +2,7 @@ import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { problemText } from '../api/problem';
 import { setEvidenceDays, useDone, WINDOWS } from '../features/mailbox';
 import { switched, useRuleBook, useSaveRuleBook, withRules, type Rule } from '../features/rules';
 import { useSignOut } from '../features/session';
@@ -143,10 +144,11 @@ function Acts({ rules, onGo, onDone }: ActsProps) {
   const turn = (rule: Rule) => {
     if (book.data) {
       const changed = switched(rules, rule.id, !rule.on);
-      saving.mutate(
-        { baseVersion: book.data.version, document: withRules(book.data.document, changed) },
-        { onSuccess: () => tell({ text: `“${rule.name}” is ${rule.on ? 'paused' : 'on. New mail only'}.` }) },
-      );
+      // The box is gone before the answer is there, so the answer can't be left to it.
+      saving
+        .mutateAsync({ baseVersion: book.data.version, document: withRules(book.data.document, changed) })
+        .then(() => tell({ text: `“${rule.name}” is ${rule.on ? 'paused' : 'on. New mail only'}.` }))
+        .catch((failed: unknown) => tell({ text: problemText(failed) }));
     }
     onDone();
   };

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Rule } from '../rules';
-import { doneLines, soon } from './model';
+import { doneLines, lookAgain, soon } from './model';
 
 const rule = (active: Rule['active'], on = true): Rule => ({
   id: 'r',
@@ -30,4 +30,18 @@ test('a rule that starts or ends within two weeks is named, others and paused on
   expect(words({ hours: 'always', last: '2026-12-24' })).toEqual([]);
   expect(words({ hours: 'always', first: '2026-11-30' }, false)).toEqual([]);
   expect(words(undefined)).toEqual([]);
+});
+
+test('a template is named from the day on which it was to be looked at again', () => {
+  const template = (lookAgainOn: string) => ({
+    id: lookAgainOn,
+    version: 1,
+    written: { name: 'Visits', language: 'en-GB', subject: '', text: 'x', fallbacks: {}, lookAgainOn },
+    faults: [],
+    usedBy: [],
+    savedAt: '2026-03-20T10:00:00Z',
+    savedBy: 'Ilse Varga',
+  });
+  const due = lookAgain([template('2026-11-26'), template('2026-11-27')], new Date(2026, 10, 26));
+  expect(due.map((one) => one.id)).toEqual(['2026-11-26']);
 });

@@ -42,6 +42,11 @@ export function soon(rules: Rule[], today: Date): { rule: Rule; words: string }[
   });
 }
 
+/** Templates whose day to be looked at again has come. */
+export function lookAgain(templates: Schemas['TemplateView'][], today: Date): Schemas['TemplateView'][] {
+  return templates.filter(({ written: { lookAgainOn } }) => lookAgainOn && daysTo(lookAgainOn, today) <= 0);
+}
+
 function daysTo(date: string, today: Date): number {
   const day = new Date(today.getFullYear(), today.getMonth(), today.getDate());
   return Math.round((new Date(`${date}T00:00`).getTime() - day.getTime()) / DAY);

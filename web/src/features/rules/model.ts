@@ -67,6 +67,11 @@ export function switched(rules: Rule[], id: string, on: boolean): Rule[] {
   return rules.map((rule) => (rule.id === id ? { ...rule, on } : rule));
 }
 
+/** The ids of the templates that a rule answers from. */
+export function templatesOf(rule: Rule): string[] {
+  return rule.does.flatMap((step) => (step.do === 'reply' && step.template ? [step.template] : []));
+}
+
 /** The kinds of step of a rule, each once, in order. */
 export function happenings(rule: Rule): Happening[] {
   const kinds = rule.does.map((step) => happeningOf(step.do));

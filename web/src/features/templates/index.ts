@@ -1,2 +1,2 @@
 export { Templates } from './parts/Templates';
-export { useTemplates } from './queries';
+export { useTemplateNames, useTemplates } from './queries';

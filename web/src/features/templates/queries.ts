@@ -15,6 +15,12 @@ export function useTemplates() {
   });
 }
 
+/** Names of templates, by id. */
+export function useTemplateNames(): Map<string, string> {
+  const found = useTemplates();
+  return new Map((found.data?.templates ?? []).map((one) => [one.id, one.written.name]));
+}
+
 export function useVersions(template: string, open: boolean) {
   const mailbox = useMailboxId();
   return useQuery({

@@ -8,7 +8,8 @@ import { useDrafts } from '../../drafts';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS, useAct, useRecords } from '../../records';
 import { useRuleBook } from '../../rules';
-import { soon } from '../model';
+import { useTemplates } from '../../templates';
+import { lookAgain, soon } from '../model';
 
 const SHOWN = 8;
 
@@ -18,11 +19,13 @@ export function NeedsYou() {
   const act = useAct();
   const book = useRuleBook();
   const drafts = useDrafts();
+  const templates = useTemplates();
   const waiting = records.data ?? [];
   const rules = book.data?.document.rules ?? [];
   const changes = soon(rules, new Date());
   const begun = [...(drafts.data?.keys() ?? [])];
-  const nothing = waiting.length + changes.length + begun.length === 0;
+  const aged = lookAgain(templates.data?.templates ?? [], new Date());
+  const nothing = waiting.length + changes.length + begun.length + aged.length === 0;
   const failed = records.error ?? act.error;
   return (
     <section aria-label="Needs you">
@@ -76,6 +79,15 @@ export function NeedsYou() {
               {rule.name}
             </Link>{' '}
             {words}
+          </li>
+        ))}
+        {aged.map((template) => (
+          <li key={template.id} className="border-t border-line py-2">
+            The template{' '}
+            <Link className="font-semibold hover:underline" to="/templates">
+              {template.written.name}
+            </Link>{' '}
+            was to be looked at again
           </li>
         ))}
         {begun.map((id) => (

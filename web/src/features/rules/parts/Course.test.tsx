@@ -33,6 +33,9 @@ beforeEach(() => {
   changed = 0;
   rules = [rule('alarms'), rule('schools', { on: false })];
   vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.url.endsWith('/templates')) {
+      return answer({ templates: [], fields: [] });
+    }
     if (request.url.endsWith('/uses')) {
       return answer([{ rule: 'alarms', messages: 31, last: '2026-03-20T10:00:00Z', overtaken: 0 }]);
     }

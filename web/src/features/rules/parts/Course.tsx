@@ -6,8 +6,9 @@ import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Empty, Loading, Trouble } from '../../../ui/States';
+import { useTemplateNames } from '../../templates';
 import { useRowActs, useSaving } from '../acts';
-import { copied, copiedFor, stream, type Rule } from '../model';
+import { copied, copiedFor, stream, templatesOf, type Rule } from '../model';
 import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
 import { CourseRow } from './CourseRow';
 import { History } from './History';
@@ -58,10 +59,14 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const uses = useMemo(() => new Map((figures.data?.rules ?? []).map((r) => [r.rule, r])), [figures.data]);
   const picked = useMemo(() => new Map([...uses].map(([id, use]) => [id, use.picked])), [uses]);
   const findings = review.data?.findings ?? [];
+  const names = useTemplateNames();
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
-  const shown = rules.filter(
-    (rule) => sought === '' || `${rule.name} ${sentences.get(rule.id) ?? ''}`.toLowerCase().includes(sought),
+  const shown = rules.filter((rule) =>
+    [rule.name, sentences.get(rule.id) ?? '', ...templatesOf(rule).map((id) => names.get(id) ?? '')]
+      .join(' ')
+      .toLowerCase()
+      .includes(sought),
   );
 
   return (
@@ -165,6 +170,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
           rule={chosen}
           sentence={sentences.get(chosen.id) ?? ''}
           findings={findings.filter((finding) => finding.rule === chosen.id)}
+          templates={names}
           use={{ acted: acted.data?.find((use) => use.rule === chosen.id), reach: uses.get(chosen.id) }}
           onOpen={() => moving.acts.open(chosen)}
           onSwitch={(on) => moving.acts.toggle(chosen, on)}

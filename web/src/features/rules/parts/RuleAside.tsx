@@ -20,6 +20,8 @@ interface Props {
   /** Opens a copy that takes mail of another sender. */
   onCopyFor: (sender: string) => void;
   use: RuleUse;
+  /** Their names, by id. */
+  templates: Map<string, string>;
   onRemedy: (words: string) => void;
   findings: Schemas['FindingView'][];
 }
@@ -35,6 +37,7 @@ export function RuleAside({
   onCopyFor,
   onRemedy,
   use,
+  templates,
 }: Props) {
   const [copying, setCopying] = useState(false);
   const [asked, setAsked] = useState(false);
@@ -73,7 +76,7 @@ export function RuleAside({
         {rule.does.map((step, i) => (
           <li key={i} className="flex items-start gap-2 border-t border-line py-1.5">
             <Glyph of={happeningOf(step.do)} />
-            <span>{stepInWords(step)}</span>
+            <span>{stepInWords(step, templates)}</span>
           </li>
         ))}
       </ul>
@@ -97,14 +100,14 @@ export function RuleAside({
   );
 }
 
-function stepInWords(step: Rule['does'][number]): string {
+function stepInWords(step: Rule['does'][number], templates: Map<string, string>): string {
   switch (step.do) {
     case 'forward':
       return `forward to ${step.to.join(', ')}`;
     case 'redirect':
       return `redirect to ${step.to.join(', ')}`;
     case 'reply':
-      return `reply: “${step.subject || 'Auto: …'}”, once per writer in ${step.oncePerDays ?? 7} days`;
+      return `reply: “${answerInWords(step, templates)}”, once per writer in ${step.oncePerDays ?? 7} days`;
     case 'file':
       return `file in ${step.folder}`;
     case 'mark':
@@ -114,4 +117,12 @@ function stepInWords(step: Rule['does'][number]): string {
     default:
       return step.do;
   }
+}
+
+type AnswerStep = Extract<Rule['does'][number], { do: 'reply' }>;
+
+function answerInWords(step: AnswerStep, templates: Map<string, string>): string {
+  return step.template === undefined
+    ? step.subject || 'Auto: …'
+    : (templates.get(step.template) ?? 'a template that is gone');
 }

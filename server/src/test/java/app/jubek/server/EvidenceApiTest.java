@@ -201,6 +201,36 @@ class EvidenceApiTest extends ServerTest {
     }
 
     @Test
+    void pastMailIsLoadedOnceAndSaysHowMuchThereIs() {
+        JsonNode[] past = new JsonNode[1];
+        await("it is loaded", () -> {
+            past[0] = browser.get("/api/mailboxes/" + mailbox + "/past-mail");
+            return past[0].get("ready").booleanValue();
+        });
+        assertThat(past[0].get("window").intValue()).isPositive();
+        assertThat(past[0].get("done").intValue())
+                .isLessThanOrEqualTo(past[0].get("messages").intValue());
+        assertThat(past[0].get("cut").booleanValue()).isFalse();
+    }
+
+    @Test
+    void theDeskCountsFromTheLastLookAndARuleSaysHowOftenItActed() {
+        rules(rule("counted", "counted now", "goes on", step("{'do':'mark','flags':['\\\\Flagged']}")));
+        write("g@evidence3.example", World.VISITS, "counted now", "hello");
+        await(
+                "it is done",
+                () -> steps("counted").stream().anyMatch(s -> s.state().isSettled()));
+        String desk = "/api/mailboxes/" + mailbox + "/desk";
+        assertThat(browser.get(desk).at("/done/0/messages").intValue()).isPositive();
+        assertThat(browser.get(desk).get("came").intValue()).isPositive();
+        browser.send("PUT", desk + "/look", "", "application/json");
+        assertThat(browser.get(desk).get("done")).isEmpty();
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/uses").toString())
+                .contains("\"messages\":1")
+                .contains("\"rule\":\"counted\"");
+    }
+
+    @Test
     void kindsAndFindingsAreTold() {
         rules(rule("silent", "no such phrase", "goes on", step("{'do':'file','folder':'X'}")));
         assertThat(browser.get("/api/mailboxes/" + mailbox + "/kinds")

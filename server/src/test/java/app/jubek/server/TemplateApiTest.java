@@ -59,6 +59,9 @@ class TemplateApiTest extends ServerTest {
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("there is no field {{sender.nickname}}", "sender.firstName");
         assertThat(listed("wrong").isMissingNode()).isTrue();
+        assertThat(browser.send("PUT", at("/templates/wrong"), "{\"baseVersion\":0}", "application/json")
+                        .body())
+                .contains("a template needs a name");
     }
 
     @Test

@@ -13,7 +13,6 @@ import app.jubek.core.safety.ReplyGuard;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.template.Filling;
-import app.jubek.core.template.Template;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -133,27 +132,38 @@ final class Planning {
                 .or(() -> at.ledger().against(rule.id(), reply.oncePer(), at.now()));
         if (against.isPresent()) {
             withhold(step, against.get());
-        } else if (reply.template().isPresent() && filled(reply).isEmpty()) {
-            notDone.add(new NotDone(step, true, Reason.TEMPLATE_GONE, Optional.empty()));
-        } else if (at.isOverLate()) {
-            notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
         } else {
-            planned.put(
-                    "reply",
-                    filled(reply)
-                            .map(written -> planned(rule, step.ordinal(), written))
-                            .orElse(step));
+            written(reply)
+                    .ifPresentOrElse(
+                            answer -> answer(planned(rule, step.ordinal(), answer)),
+                            () -> notDone.add(new NotDone(step, true, withoutText(reply), Optional.empty())));
         }
     }
 
-    /** The answer as its template says it to this message; empty where there is no such template. */
-    private Optional<Step> filled(Step.Reply reply) {
-        return reply.template().flatMap(at::template).map(template -> {
-            Filling filling = new Filling(
-                    message, at.own(), at.setting().received(), at.setting().zone());
-            Template.Filled answer = template.fill(filling);
-            return new Step.Reply(answer.subject(), answer.text(), reply.oncePer());
-        });
+    private void answer(PlannedStep step) {
+        if (at.isOverLate()) {
+            notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
+        } else {
+            planned.put("reply", step);
+        }
+    }
+
+    private Reason withoutText(Step.Reply reply) {
+        return reply.template().flatMap(at::template).isEmpty() ? Reason.TEMPLATE_GONE : Reason.TEMPLATE_EMPTY;
+    }
+
+    /** The answer with its text; empty where its template is gone, or has none for this message. */
+    private Optional<Step> written(Step.Reply reply) {
+        if (reply.template().isEmpty()) {
+            return Optional.of(reply);
+        }
+        Filling filling = new Filling(
+                message, at.own(), at.setting().received(), at.setting().zone());
+        return reply.template()
+                .flatMap(at::template)
+                .map(template -> template.fill(filling))
+                .filter(answer -> !answer.text().isBlank())
+                .map(answer -> new Step.Reply(answer.subject(), answer.text(), reply.oncePer()));
     }
 
     /** To keep goes before to get rid of, and so does to file (RFC 5228 §4.3: keep and fileinto cancel discard). */

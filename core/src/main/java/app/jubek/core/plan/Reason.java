@@ -24,6 +24,7 @@ public enum Reason {
     ANSWERED_BEFORE("this writer had an answer from this rule before", "RFC 3834 §2"),
     ANSWERS_A_DAY("this writer had three automatic answers within a day", "RFC 3834 §2"),
     TEMPLATE_GONE("the template of its answer is gone", ""),
+    TEMPLATE_EMPTY("the template of its answer says nothing to this message", ""),
     OVERTAKEN("an earlier rule answers it", "one answer to a message"),
     FENCE("the mailbox's fence keeps it in", ""),
     LOOP("it has been through this mailbox already", "RFC 5321 §6.3"),

@@ -26,6 +26,7 @@ public record Template(
         String subject,
         String text,
         Map<String, String> fallbacks) {
+    private static final int LONGEST = 100_000;
     private static final Mustache.Compiler PLAIN =
             Mustache.compiler().escapeHTML(false).defaultValue("");
 
@@ -38,6 +39,9 @@ public record Template(
         }
         if (text.isBlank()) {
             throw new IllegalArgumentException("a template needs a text");
+        }
+        if (text.length() > LONGEST) {
+            throw new IllegalArgumentException("a template has at most " + LONGEST + " characters");
         }
         if (!subject.equals(subject.lines().findFirst().orElse(""))) {
             throw new IllegalArgumentException("a subject is one line");

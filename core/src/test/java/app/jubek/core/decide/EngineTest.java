@@ -189,6 +189,15 @@ class EngineTest {
                 .singleElement()
                 .satisfies(not -> assertThat(not.reason()).isEqualTo(Reason.TEMPLATE_GONE))
                 .satisfies(not -> assertThat(not.waits()).isTrue());
+        Template silent = new Template(
+                new TemplateId("visits"), 1, "Visits", Locale.ENGLISH, "", "{{sender.firstName}}", Map.of());
+        assertThat(Engine.decide(
+                                CompiledBook.of(RuleBook.of(List.of(answers))),
+                                Mails.read(MAIL),
+                                Mails.surroundings(silent))
+                        .notDone())
+                .extracting(NotDone::reason)
+                .containsExactly(Reason.TEMPLATE_EMPTY);
         Template template = new Template(
                 new TemplateId("visits"),
                 1,

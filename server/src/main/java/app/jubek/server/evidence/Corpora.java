@@ -100,7 +100,8 @@ class Corpora {
                 }
             });
         }
-        return new Progress(found.corpus.size(), found.extent.messages(), found.ready, found.corpus.isCut());
+        long done = found.corpus.size();
+        return new Progress(done, Math.max(done, found.extent.messages()), found.ready, found.corpus.isCut());
     }
 
     private Loaded found(UUID mailbox) {

@@ -11,6 +11,7 @@ import app.jubek.server.account.SignedIn;
 import app.jubek.server.template.TemplateText;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,7 +32,11 @@ class TemplatePreviewController {
     /**
      * @param message of the evidence window
      */
-    record PreviewAsked(TemplateText written, int days, long message) {}
+    record PreviewAsked(TemplateText written, int days, long message) {
+        PreviewAsked {
+            written = Objects.requireNonNullElse(written, TemplateText.empty());
+        }
+    }
 
     /**
      * @param to whom the answer would go to; empty where there is nobody to answer

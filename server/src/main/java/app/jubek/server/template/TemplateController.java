@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -86,7 +87,11 @@ class TemplateController {
                 .toList();
     }
 
-    record TemplateSaving(int baseVersion, TemplateText written) {}
+    record TemplateSaving(int baseVersion, TemplateText written) {
+        TemplateSaving {
+            written = Objects.requireNonNullElse(written, TemplateText.empty());
+        }
+    }
 
     @PutMapping("/api/mailboxes/{mailbox}/templates/{template}")
     TemplateView save(

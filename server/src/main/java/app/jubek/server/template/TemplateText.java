@@ -5,6 +5,7 @@ import app.jubek.core.template.TemplateId;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -21,6 +22,19 @@ public record TemplateText(
         String text,
         Map<String, String> fallbacks,
         Optional<LocalDate> lookAgainOn) {
+    /** What is left out of a request counts as empty, and is then refused with what is missing. */
+    public TemplateText {
+        name = Objects.requireNonNullElse(name, "");
+        language = Objects.requireNonNullElse(language, "");
+        subject = Objects.requireNonNullElse(subject, "");
+        text = Objects.requireNonNullElse(text, "");
+        fallbacks = Objects.requireNonNullElse(fallbacks, Map.of());
+    }
+
+    public static TemplateText empty() {
+        return new TemplateText("", "", "", "", Map.of(), Optional.empty());
+    }
+
     static TemplateText of(Saved saved) {
         Template template = saved.template();
         return new TemplateText(

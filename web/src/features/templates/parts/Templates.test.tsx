@@ -1,0 +1,135 @@
+import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Schemas } from '../../../api/client';
+import { MailboxInHand } from '../../mailbox';
+import { Templates } from './Templates';
+
+const FIELDS = [
+  { key: 'sender.firstName', words: 'the writer’s first name', canBeMissing: true },
+  { key: 'received.date', words: 'the day it came in', canBeMissing: false },
+];
+const MESSAGES = ['Guided visit', 'Class booking'].map((subject, id) => ({
+  message: { id, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject, attachments: 0, notes: [] },
+  steps: [],
+}));
+
+let templates: Schemas['TemplateView'][];
+let saved: unknown[];
+let asked: { message: number; written: { text: string } }[];
+
+function template(more: Partial<Schemas['TemplateView']>): Schemas['TemplateView'] {
+  return {
+    id: 'visits',
+    version: 3,
+    written: { name: 'Visits', language: 'en-GB', subject: '', text: 'Dear visitor', fallbacks: {} },
+    faults: [],
+    usedBy: [],
+    savedAt: '2026-03-20T10:00:00Z',
+    savedBy: 'Ilse Varga',
+    ...more,
+  };
+}
+
+const answer = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+beforeEach(() => {
+  templates = [];
+  saved = [];
+  asked = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { pathname } = new URL(request.url);
+    if (pathname.endsWith('/messages/search')) {
+      return answer({ window: 2, found: 2, lines: MESSAGES });
+    }
+    if (pathname.endsWith('/template-preview')) {
+      const question = await request.json();
+      asked.push(question);
+      return answer({
+        subject: 'Auto: x',
+        text: `for ${question.message}: ${question.written.text}`,
+        to: 'anna@norrskola.example',
+        faults: [{ sort: 'DATE_PAST', words: 'The date “24 March 2026” has passed.' }],
+      });
+    }
+    if (request.method === 'PUT') {
+      const saving = await request.json();
+      saved.push(saving);
+      return answer(template({ version: saving.baseVersion + 1, written: saving.written }));
+    }
+    if (request.method === 'DELETE') {
+      return answer(
+        { status: 409, detail: 'It is used by Photo permits: give them another template first.' },
+        409,
+      );
+    }
+    return answer({ templates, fields: FIELDS });
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function show() {
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <MailboxInHand value="m">
+          <Templates />
+        </MailboxInHand>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+test('without templates the first one is offered, and nothing can be saved before it has a name and a text', async () => {
+  show();
+  fireEvent.click(await screen.findByRole('button', { name: 'Write the first one' }));
+  expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
+  fireEvent.change(screen.getByLabelText('Name of the template'), { target: { value: 'Visits' } });
+  fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'Dear visitor' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(saved).toMatchObject([{ baseVersion: 0, written: { name: 'Visits' } }]));
+});
+
+test('a field is put in, and asks what stands in for it only where it may be missing', async () => {
+  templates = [template({})];
+  show();
+  fireEvent.click(await screen.findByRole('button', { name: 'the day it came in' }));
+  expect(screen.queryByText('Where it is not known')).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'the writer’s first name' }));
+  fireEvent.change(screen.getByLabelText('instead of the writer’s first name'), {
+    target: { value: 'visitor' },
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() =>
+    expect(saved).toMatchObject([
+      { baseVersion: 3, written: { fallbacks: { 'sender.firstName': 'visitor' } } },
+    ]),
+  );
+});
+
+test('it is seen on real messages one after the other, with what is worth a look', async () => {
+  templates = [template({})];
+  show();
+  const seen = within(await screen.findByRole('region', { name: 'As the recipient sees it' }));
+  expect(await seen.findByText('for 0: Dear visitor')).toBeInTheDocument();
+  expect(seen.getByText('The date “24 March 2026” has passed.')).toBeInTheDocument();
+  fireEvent.click(seen.getByRole('button', { name: 'earlier' }));
+  expect(await seen.findByText('for 1: Dear visitor')).toBeInTheDocument();
+  expect(seen.getByRole('button', { name: 'earlier' })).toBeDisabled();
+});
+
+test('removing one that is in use is refused with who uses it', async () => {
+  templates = [template({ usedBy: ['Photo permits'] })];
+  show();
+  expect(await screen.findByText('Used by “Photo permits”.')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Remove …' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Remove it' }));
+  expect(await screen.findByText(/It is used by Photo permits/)).toBeInTheDocument();
+});
