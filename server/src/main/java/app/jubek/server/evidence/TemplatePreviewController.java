@@ -1,6 +1,7 @@
 package app.jubek.server.evidence;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Filling;
@@ -47,7 +48,7 @@ class TemplatePreviewController {
     Preview preview(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody PreviewAsked asked) {
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
-        var past = window.past().message(window.place(asked.message()));
+        PastMessage past = window.past().message(window.place(asked.message()));
         ReadMessage message = past.message();
         Template template = asked.written().template(new TemplateId("preview"), 1);
         Template.Filled filled = template.fill(new Filling(

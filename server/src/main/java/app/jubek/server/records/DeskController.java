@@ -6,14 +6,12 @@ import app.jubek.server.delivery.DoneCount;
 import app.jubek.server.delivery.Outbox;
 import app.jubek.server.delivery.RuleUse;
 import app.jubek.server.intake.Messages;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,14 +26,14 @@ class DeskController {
     private final Outbox outbox;
     private final Messages messages;
     private final MailboxAccess access;
-    private final JdbcClient jdbc;
+    private final Looks looks;
     private final Clock clock;
 
-    DeskController(Outbox outbox, Messages messages, MailboxAccess access, JdbcClient jdbc, Clock clock) {
+    DeskController(Outbox outbox, Messages messages, MailboxAccess access, Looks looks, Clock clock) {
         this.outbox = outbox;
         this.messages = messages;
         this.access = access;
-        this.jdbc = jdbc;
+        this.looks = looks;
         this.clock = clock;
     }
 
@@ -50,11 +48,7 @@ class DeskController {
     @GetMapping("/api/mailboxes/{mailbox}/desk")
     DeskView desk(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
         access.check(who, mailbox);
-        Optional<Instant> lookedAt = jdbc.sql("select at from desk_look where account_id = ? and mailbox_id = ?")
-                .params(who.id(), mailbox)
-                .query(Timestamp.class)
-                .optional()
-                .map(Timestamp::toInstant);
+        Optional<Instant> lookedAt = looks.last(who.id(), mailbox);
         Instant since = lookedAt.orElseGet(() -> clock.instant().minus(FIRST_LOOK));
         return new DeskView(lookedAt, since, messages.decidedSince(mailbox, since), outbox.doneSince(mailbox, since));
     }
@@ -63,10 +57,7 @@ class DeskController {
     @PutMapping("/api/mailboxes/{mailbox}/desk/look")
     void looked(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
         access.check(who, mailbox);
-        jdbc.sql("insert into desk_look (account_id, mailbox_id, at) values (?, ?, ?)"
-                        + " on conflict (account_id, mailbox_id) do update set at = excluded.at")
-                .params(who.id(), mailbox, Timestamp.from(clock.instant()))
-                .update();
+        looks.looked(who.id(), mailbox, clock.instant());
     }
 
     /** How often and when each rule acted. */
