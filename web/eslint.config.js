@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What each layer must not import; a feature reaches into another only by its index. */
-const FEATURES = 'session|mailbox|criteria|drafts|incoming|rules|workbench|records|outside';
+const FEATURES = 'session|mailbox|addressbook|criteria|desk|drafts|incoming|rules|templates|workbench|records|outside';
 const INSIDE_ANOTHER = `^(\\.\\./)+(${FEATURES})/.+`;
 const forbid = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 

@@ -20,6 +20,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/address-book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["book"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/alias-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["latest"];
+        put?: never;
+        post: operations["send"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["answers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/as-received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asReceived"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["give"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/completions": {
         parameters: {
             query?: never;
@@ -77,6 +157,54 @@ export interface paths {
         };
         get?: never;
         put: operations["looked"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["documents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/documents/{document}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_3"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch: operations["change"];
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/documents/{document}/octets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["octets"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -180,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/groups/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveGroup"];
+        post?: never;
+        delete: operations["removeGroup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/kinds": {
         parameters: {
             query?: never;
@@ -260,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/notices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["notices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/past-mail": {
         parameters: {
             query?: never;
@@ -271,6 +431,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/people/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["savePerson"];
+        post?: never;
+        delete: operations["removePerson"];
         options?: never;
         head?: never;
         patch?: never;
@@ -380,6 +572,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/steps/{step}/sent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sent"];
         put?: never;
         post?: never;
         delete?: never;
@@ -500,6 +708,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/will-it-arrive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["willItArrive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/clock": {
         parameters: {
             query?: never;
@@ -610,6 +834,12 @@ export interface components {
             rule: string;
             words: string;
         };
+        AddressBookView: {
+            duplicates: string[][];
+            groups: components["schemas"]["GroupView"][];
+            ownDomains: string[];
+            people: components["schemas"]["PersonView"][];
+        };
         AddressTest: {
             /** @enum {string} */
             how: "is" | "at domain" | "at domain or below";
@@ -617,6 +847,16 @@ export interface components {
             /** @enum {string} */
             part: "sender" | "recipient" | "to" | "cc" | "any address" | "return path" | "delivered to";
             values: string[];
+        };
+        AliasTest: {
+            address: string;
+            /** Format: date-time */
+            arrivedAt?: string;
+            fault: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            sentAt: string;
         };
         AllOf: {
             all: components["schemas"]["Criterion"][];
@@ -627,8 +867,58 @@ export interface components {
             criterion: number;
             one?: components["schemas"]["Line"];
         };
+        AnswerView: {
+            message: components["schemas"]["MessageLine"];
+            step: components["schemas"]["StepView"];
+        };
+        /** @description Where an answer goes; the return path unless it is said. */
+        AnswersTo: {
+            /** @description For the text: senders of forms whose mail is answered so. */
+            forms?: string[];
+            /** @enum {string} */
+            part: "return path" | "from" | "reply to" | "text";
+            /** @description For the text: in RE2 syntax; its first group is the address. */
+            pattern?: string;
+        };
         AnyOf: {
             any: components["schemas"]["Criterion"][];
+        };
+        ArrivalAsked: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            order: number;
+            rule: components["schemas"]["Rule"];
+        };
+        ArrivalView: {
+            advice: string;
+            /** Format: int32 */
+            breaking: number;
+            /** Format: int32 */
+            signed: number;
+            /** Format: int32 */
+            unsigned: number;
+            /** Format: int32 */
+            untold: number;
+        };
+        AsReceived: {
+            answers: string;
+            attachments: string[];
+            subject: string;
+            to: string;
+            writer: string;
+        };
+        AsReceivedAsked: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int64 */
+            message: number;
+            step?: components["schemas"]["Step"];
+        };
+        AsReceivedView: {
+            forwarded: components["schemas"]["Seen"];
+            original: components["schemas"]["Seen"];
+            redirected: components["schemas"]["Seen"];
         };
         Attachment: {
             mediaType: string;
@@ -640,6 +930,18 @@ export interface components {
             address: string;
             /** Format: int32 */
             messages: number;
+        };
+        CardsTaken: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            completed: number;
+            /** Format: int32 */
+            groups: number;
+            notTaken: string[];
+        };
+        CardsText: {
+            cards: string;
         };
         ChangeView: {
             after: string[];
@@ -726,9 +1028,28 @@ export interface components {
             /** Format: int32 */
             more: number;
         };
+        DocumentChange: {
+            fileName: string;
+            /** Format: date */
+            lookAgainOn?: string;
+        };
+        DocumentView: {
+            /** Format: date */
+            added: string;
+            fileName: string;
+            id: string;
+            /** Format: date */
+            lookAgainOn?: string;
+            mediaType: string;
+            picture: boolean;
+            savedBy: string;
+            /** Format: int64 */
+            size: number;
+            usedBy: string[];
+        };
         DoneCount: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
             /** Format: int64 */
             messages: number;
         };
@@ -829,7 +1150,7 @@ export interface components {
         };
         Fate: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
             own: boolean;
             rule: string;
             words: string;
@@ -843,6 +1164,8 @@ export interface components {
             /** @enum {string} */
             do: "file";
             folder: string;
+            /** @description A folder of its own below for each sender the rule names. */
+            perSender?: boolean;
         };
         FindingView: {
             cause: string;
@@ -854,11 +1177,34 @@ export interface components {
         };
         ForwardStep: {
             /** @enum {string} */
+            answersGo?: "to us" | "to writer" | "to both";
+            /** @description The whole original goes along as an attached message. */
+            attached?: boolean;
+            /** @enum {string} */
             do: "forward";
+            /** @description The own address it is written as. */
+            from?: string;
+            /** @description Groups of the address book, by name. An address or a group has to be there. */
+            groups?: string[];
             /** @description The message leaves the inbox once it is handed on. */
             leaves?: boolean;
             note?: string;
+            /** @description The id of a template whose text is the note, instead of one. */
+            noteTemplate?: string;
+            /** @description Stands in front of the original subject; "Fwd: " unless said otherwise. */
+            prefix?: string;
+            /** @description Instead of the original subject. */
+            subject?: string;
             to: string[];
+        };
+        GroupText: {
+            members: string[];
+            name: string;
+        };
+        GroupView: {
+            id: string;
+            usedBy: string[];
+            written: components["schemas"]["GroupText"];
         };
         HistoryView: {
             versions: components["schemas"]["VersionView"][];
@@ -943,6 +1289,12 @@ export interface components {
             sender: string;
             subject: string;
         };
+        LookByStep: {
+            /** @description After the day it came in. */
+            days: number;
+            /** @enum {string} */
+            do: "look by";
+        };
         MadeUp: {
             from: string;
             subject: string;
@@ -986,6 +1338,9 @@ export interface components {
             marks: components["schemas"]["Span"][];
             text: string;
         };
+        Merge: {
+            people: string[];
+        };
         MessageLine: {
             /** Format: int32 */
             attachments: number;
@@ -1023,6 +1378,18 @@ export interface components {
         };
         NoneOf: {
             none: components["schemas"]["Criterion"][];
+        };
+        NoticeView: {
+            /** Format: int64 */
+            id: number;
+            message: components["schemas"]["MessageLine"];
+            rule: string;
+            sound: string;
+        };
+        NoticesView: {
+            /** Format: int64 */
+            last: number;
+            notices: components["schemas"]["NoticeView"][];
         };
         NumberTest: {
             /** @enum {string} */
@@ -1064,13 +1431,24 @@ export interface components {
             messages: number;
             pieces: components["schemas"]["Piece"][];
         };
+        PersonText: {
+            addresses: string[];
+            name: string;
+            note: string;
+            organisation: string;
+            phone: string;
+        };
+        PersonView: {
+            id: string;
+            written: components["schemas"]["PersonText"];
+        };
         Piece: {
             slot: boolean;
             words: string;
         };
         PlainStep: {
             /** @enum {string} */
-            do: "trash" | "delete" | "keep" | "tell";
+            do: "trash" | "delete" | "keep" | "archive";
         };
         PresentTest: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
@@ -1084,7 +1462,9 @@ export interface components {
             piece?: "all" | "local" | "domain" | "user" | "detail";
         };
         Preview: {
+            documents: string[];
             faults: components["schemas"]["TemplateFault"][];
+            html: string;
             subject: string;
             text: string;
             to?: string;
@@ -1092,8 +1472,9 @@ export interface components {
         PreviewAsked: {
             /** Format: int32 */
             days: number;
+            madeUp?: components["schemas"]["MadeUp"];
             /** Format: int64 */
-            message: number;
+            message?: number;
             written: components["schemas"]["TemplateText"];
         };
         ProposalView: {
@@ -1125,6 +1506,7 @@ export interface components {
         RedirectStep: {
             /** @enum {string} */
             do: "redirect";
+            groups?: string[];
             /** @description The message leaves the inbox once it is handed on. */
             leaves?: boolean;
             to: string[];
@@ -1145,14 +1527,27 @@ export interface components {
             document: components["schemas"]["RuleBook"];
         };
         ReplyStep: {
+            answersTo?: components["schemas"]["AnswersTo"];
+            /** @description Colleagues who get a copy, as a message of its own. */
+            copies?: string[];
             /** @enum {string} */
             do: "reply";
+            /** @description The own address it is written as. */
+            from?: string;
+            /** @description Answers to what this mailbox sent are answered, too. */
+            inConversations?: boolean;
+            /** @description Rules with the same key share one count for a writer. */
+            key?: string;
             oncePerDays?: number;
+            /** @description The message answered stands below the answer. */
+            quotes?: boolean;
             subject?: string;
             /** @description The id of a template of the mailbox, instead of a subject and a text. */
             template?: string;
             /** @description Needed where no template is named. */
             text?: string;
+            /** @description Each request is answered, up to so many a day for one writer; instead of oncePerDays. */
+            timesADay?: number;
         };
         ReviewView: {
             findings: components["schemas"]["FindingView"][];
@@ -1232,6 +1627,26 @@ export interface components {
              */
             last?: string;
         };
+        Seen: {
+            differences: components["schemas"]["SeenOtherwise"][];
+            rich: boolean;
+            shown: components["schemas"]["AsReceived"];
+            text: string;
+        };
+        SeenOtherwise: {
+            before: string;
+            now: string;
+            what: string;
+        };
+        SentView: {
+            attachments: components["schemas"]["Attachment"][];
+            page: string;
+            raw: string;
+            shown: components["schemas"]["AsReceived"];
+            /** Format: int64 */
+            size: number;
+            texts: string[];
+        };
         SessionView: {
             demo: boolean;
             mailboxes: components["schemas"]["MailboxName"][];
@@ -1248,7 +1663,7 @@ export interface components {
             also: components["schemas"]["TrueView"][];
             kept: components["schemas"]["TrueView"][];
         };
-        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"];
+        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["TellStep"];
         StepView: {
             acts: ("LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP")[];
             advice: string;
@@ -1257,7 +1672,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "COPY" | "FILE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
             /** Format: int64 */
             message: number;
             note: string;
@@ -1299,9 +1714,15 @@ export interface components {
             name: string;
             rule: string;
         };
+        TellStep: {
+            /** @enum {string} */
+            do: "tell";
+            /** @enum {string} */
+            sound?: "none" | "drop" | "bell" | "wood";
+        };
         TemplateFault: {
             /** @enum {string} */
-            sort: "MISSING_FALLBACK" | "DATE_PAST" | "BROKEN_LINK" | "SAMPLE_TEXT" | "SPELT_TWO_WAYS";
+            sort: "MISSING_FALLBACK" | "DATE_PAST" | "BROKEN_LINK" | "SAMPLE_TEXT" | "SPELT_TWO_WAYS" | "EMPTY_SUBJECT" | "DRIFTED_APART" | "DOCUMENT_GONE" | "DOCUMENT_OLD" | "TOO_LARGE";
             words: string;
         };
         TemplateSaving: {
@@ -1310,6 +1731,7 @@ export interface components {
             written: components["schemas"]["TemplateText"];
         };
         TemplateText: {
+            documents: string[];
             fallbacks: {
                 [key: string]: string;
             };
@@ -1317,6 +1739,9 @@ export interface components {
             /** Format: date */
             lookAgainOn?: string;
             name: string;
+            picture?: string;
+            rich: string;
+            signature: string;
             subject: string;
             text: string;
         };
@@ -1334,6 +1759,9 @@ export interface components {
         TemplatesView: {
             fields: components["schemas"]["FieldView"][];
             templates: components["schemas"]["TemplateView"][];
+        };
+        TestAsked: {
+            address: string;
         };
         TextTest: {
             /**
@@ -1432,6 +1860,174 @@ export interface operations {
             };
         };
     };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AddressBookView"];
+                };
+            };
+        };
+    };
+    latest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AliasTest"][];
+                };
+            };
+        };
+    };
+    send: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AliasTest"];
+                };
+            };
+        };
+    };
+    answers: {
+        parameters: {
+            query?: {
+                writer?: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AnswerView"][];
+                };
+            };
+        };
+    };
+    asReceived: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AsReceivedAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AsReceivedView"];
+                };
+            };
+        };
+    };
+    give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CardsTaken"];
+                };
+            };
+        };
+    };
     completions: {
         parameters: {
             query?: {
@@ -1521,6 +2117,126 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    documents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"][];
+                };
+            };
+        };
+    };
+    save_3: {
+        parameters: {
+            query?: {
+                fileName?: string;
+            };
+            header?: {
+                "Content-Type"?: string;
+            };
+            path: {
+                mailbox: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DocumentChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
+                };
+            };
+        };
+    };
+    octets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                document: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
             };
         };
     };
@@ -1692,6 +2408,54 @@ export interface operations {
             };
         };
     };
+    saveGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GroupView"];
+                };
+            };
+        };
+    };
+    removeGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     kinds: {
         parameters: {
             query?: {
@@ -1813,6 +2577,30 @@ export interface operations {
             };
         };
     };
+    notices: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NoticesView"];
+                };
+            };
+        };
+    };
     pastMail: {
         parameters: {
             query?: {
@@ -1834,6 +2622,80 @@ export interface operations {
                 content: {
                     "*/*": components["schemas"]["PastMailView"];
                 };
+            };
+        };
+    };
+    merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Merge"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonView"];
+                };
+            };
+        };
+    };
+    savePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonView"];
+                };
+            };
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2029,6 +2891,29 @@ export interface operations {
             };
         };
     };
+    sent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SentView"];
+                };
+            };
+        };
+    };
     act: {
         parameters: {
             query?: never;
@@ -2218,6 +3103,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RuleUse"][];
+                };
+            };
+        };
+    };
+    willItArrive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrivalAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ArrivalView"];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem, problemText } from '../api/problem';
+import { AddressBook } from '../features/addressbook';
 import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
 import { MailboxInHand } from '../features/mailbox';
@@ -69,6 +70,7 @@ function Door() {
           <Route path="/rules/:rule" element={<Workbench />} />
           <Route path="/templates" element={<Templates />} />
           <Route path="/records" element={<Records />} />
+          <Route path="/address-book" element={<AddressBook />} />
           {demo && <Route path="/outside" element={<Outside />} />}
           <Route path="*" element={<Navigate to="/desk" replace />} />
         </Route>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Outlet, useMatch } from 'react-router';
 import { Done, type DoneLine } from '../features/mailbox';
+import { Notices } from '../features/notices';
 import { useRegions } from '../ui/regions';
 import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
@@ -22,6 +23,7 @@ export function Shell({ name, demo }: { name: string; demo: boolean }) {
           </main>
         </div>
         <PlacesBelow demo={demo} />
+        <Notices />
       </div>
     </Done>
   );

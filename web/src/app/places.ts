@@ -10,7 +10,10 @@ export const PLACES: Place[][] = [
     { path: '/rules', name: 'Rules' },
     { path: '/templates', name: 'Templates' },
   ],
-  [{ path: '/records', name: 'Records' }],
+  [
+    { path: '/records', name: 'Records' },
+    { path: '/address-book', name: 'Address book' },
+  ],
 ];
 
 /** Only in the demo. */

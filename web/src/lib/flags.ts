@@ -13,3 +13,21 @@ export function marksInWords(flags: string[], tags: string[], taken: string[] = 
 function flagInWords(flag: string): string {
   return flag === '\\Seen' ? 'read' : flag.slice(1).toLowerCase();
 }
+
+const TAG_COLOURS = [
+  'border-forward',
+  'border-redirect',
+  'border-reply',
+  'border-moss',
+  'border-clay',
+  'border-file',
+];
+
+/** A tag has the same colour wherever it stands; its word stands beside it. */
+export function tagColour(tag: string): string {
+  let sum = 0;
+  for (const sign of tag.toLowerCase()) {
+    sum = (sum * 31 + (sign.codePointAt(0) ?? 0)) % 9973;
+  }
+  return TAG_COLOURS[sum % TAG_COLOURS.length] ?? 'border-file';
+}

@@ -1,4 +1,17 @@
-export type Happening = 'FORWARD' | 'REDIRECT' | 'REPLY' | 'FILE' | 'COPY' | 'MARK' | 'BRING_BACK' | 'HELD';
+export type Happening =
+  | 'FORWARD'
+  | 'REDIRECT'
+  | 'REPLY'
+  | 'ANSWER_COPY'
+  | 'FILE'
+  | 'ARCHIVE'
+  | 'COPY'
+  | 'TRASH'
+  | 'DELETE'
+  | 'MARK'
+  | 'TELL'
+  | 'BRING_BACK'
+  | 'HELD';
 
 const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
   FORWARD: {
@@ -40,6 +53,53 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       </>
     ),
   },
+  ANSWER_COPY: {
+    colour: 'text-reply-deep',
+    draw: (
+      <>
+        <path d="M2 3.5h9" strokeWidth="2.6" />
+        <path d="M2 8h9M2 11.5h6" strokeWidth="1.2" />
+        <path d="M13.5 2v12" strokeDasharray="2 1.4" />
+      </>
+    ),
+  },
+  ARCHIVE: {
+    colour: 'text-file',
+    draw: (
+      <>
+        <path d="M2 2.5h12v3.5H2z" />
+        <path d="M3 6v8h10V6" />
+        <path d="M6 9h4" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  TRASH: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <path d="M3 5.5 4.5 14h7L13 5.5" />
+        <path d="M5.5 9.5 8 7l2.5 2.5" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  DELETE: {
+    colour: 'text-clay',
+    draw: (
+      <>
+        <path d="M3 5.5 4.5 14h7L13 5.5" />
+        <path d="M5.5 7 10.5 12M10.5 7 5.5 12" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  TELL: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <circle cx="8" cy="8" r="2" fill="currentColor" stroke="none" />
+        <path d="M4.5 4.5a5 5 0 0 0 0 7M11.5 4.5a5 5 0 0 1 0 7" />
+      </>
+    ),
+  },
   COPY: {
     colour: 'text-file',
     draw: (
@@ -73,7 +133,7 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
   },
 };
 
-const SAME_PICTURE: Record<string, Happening> = { TRASH: 'FILE', DELETE: 'FILE', KEEP: 'MARK', TELL: 'MARK' };
+const SAME_PICTURE: Record<string, Happening> = { KEEP: 'MARK', 'LOOK BY': 'MARK' };
 
 /** The picture of a step as rules name it. */
 export function happeningOf(step: string): Happening {

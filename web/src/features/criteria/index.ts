@@ -5,6 +5,7 @@ export {
   emptyGroup,
   emptyTest,
   inBrief,
+  isAddress,
   isTest,
   item,
   meant,

@@ -26,7 +26,7 @@ export interface WordsTest {
   not?: boolean;
 }
 export interface TraitTest {
-  part: 'standing' | 'sent by';
+  part: 'standing' | 'sent by' | 'group';
   how: 'is';
   values: string[];
   not?: boolean;
@@ -57,7 +57,7 @@ export const WORDS_HOWS: WordsHow[] = [
   'wildcard',
   'pattern',
 ];
-export const STANDINGS = ['written to me', 'to me alone', 'conversation'];
+export const STANDINGS = ['written to me', 'to me alone', 'conversation', 'known'];
 export const SENDERS = [
   'person',
   'automatic reply',
@@ -75,6 +75,7 @@ export type Kind =
   | 'recipient'
   | 'words'
   | 'standing'
+  | 'group'
   | 'sent by'
   | 'attachments'
   | 'attachment name'
@@ -123,7 +124,7 @@ export function isNumber(test: Test): test is NumberTest {
 }
 
 export function isTrait(test: Test): test is TraitTest {
-  return test.part === 'standing' || test.part === 'sent by';
+  return test.part === 'standing' || test.part === 'sent by' || test.part === 'group';
 }
 
 /** Whether the screens can change a criterion. */
@@ -146,7 +147,7 @@ export function isTest(criterion: Criterion): criterion is Test {
 
 function areKnown(test: TraitTest): boolean {
   const known = test.part === 'standing' ? STANDINGS : SENDERS;
-  return test.values.every((value) => known.includes(value));
+  return test.part === 'group' || test.values.every((value) => known.includes(value));
 }
 
 function isOfWords(test: WordsTest): boolean {
@@ -165,6 +166,7 @@ export function kindOf(test: Test): Kind {
     case 'sender name':
       return 'name';
     case 'standing':
+    case 'group':
     case 'sent by':
     case 'attachments':
     case 'attachment name':
@@ -188,6 +190,8 @@ export function emptyTest(kind: Kind): Test {
       return { part: 'subject or text', how: 'contains', values: [] };
     case 'standing':
       return { part: 'standing', how: 'is', values: ['written to me'] };
+    case 'group':
+      return { part: 'group', how: 'is', values: [] };
     case 'sent by':
       return { part: 'sent by', how: 'is', values: ['person'] };
     case 'attachments':
@@ -222,7 +226,7 @@ export function meant({ criterion, typing, group }: Item): Criterion | undefined
 /** Half an address or domain takes nothing, so it is not asked about while it is being typed. */
 function isWhole(test: ValuedTest, typed: string): boolean {
   if (!isAddress(test)) {
-    return test.part !== 'standing' && test.part !== 'sent by' && (test as WordsTest).how !== 'pattern';
+    return !isTrait(test) && (test as WordsTest).how !== 'pattern';
   }
   return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
 }
@@ -260,6 +264,7 @@ const PARTS_IN_WORDS: Record<string, string> = {
   recipient: 'written to',
   standing: '',
   'sent by': 'sent by',
+  group: 'in the group',
 };
 
 /** A criterion in a few words, for a line or a chip. */

@@ -36,7 +36,17 @@ test('a template is named from the day on which it was to be looked at again', (
   const template = (lookAgainOn: string) => ({
     id: lookAgainOn,
     version: 1,
-    written: { name: 'Visits', language: 'en-GB', subject: '', text: 'x', fallbacks: {}, lookAgainOn },
+    written: {
+      name: 'Visits',
+      language: 'en-GB',
+      subject: '',
+      text: 'x',
+      rich: '',
+      signature: '',
+      documents: [],
+      fallbacks: {},
+      lookAgainOn,
+    },
     faults: [],
     usedBy: [],
     savedAt: '2026-03-20T10:00:00Z',

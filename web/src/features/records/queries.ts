@@ -44,3 +44,26 @@ export function useAct() {
     onSettled: () => queries.invalidateQueries({ queryKey: ['records', mailbox] }),
   });
 }
+
+/** What a step sent or is to send. */
+export function useSent(step: string) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['sent', mailbox, step],
+    retry: false,
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/steps/{step}/sent', { params: { path: { mailbox, step } } })),
+  });
+}
+
+/** All answers to one writer, the newest first. */
+export function useAnswers(writer: string) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['answers', mailbox, writer],
+    queryFn: () =>
+      taken(
+        api.GET('/api/mailboxes/{mailbox}/answers', { params: { path: { mailbox }, query: { writer } } }),
+      ),
+  });
+}

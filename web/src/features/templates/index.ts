@@ -1,2 +1,3 @@
 export { Templates } from './parts/Templates';
 export { useTemplateNames, useTemplates } from './queries';
+export { NewTemplateForm } from './parts/NewTemplateForm';

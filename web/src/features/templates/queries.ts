@@ -91,20 +91,23 @@ export function useAnswerable() {
   });
 }
 
+/** What a template is seen on: a past message, or one that was made up. */
+export type SeenOn = { message: number } | { madeUp: Schemas['MadeUp'] };
+
 /** What the writer of a message would get; the last picture stays until the next one is there. */
-export function usePreview(written: TemplateText, message: number | undefined) {
+export function usePreview(written: TemplateText, seenOn: SeenOn | undefined) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['preview', mailbox, days, written, message],
-    enabled: message !== undefined && written.text.trim() !== '',
+    queryKey: ['preview', mailbox, days, written, seenOn],
+    enabled: seenOn !== undefined && written.text.trim() !== '',
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: ({ signal }) =>
       taken(
         api.POST('/api/mailboxes/{mailbox}/template-preview', {
           params: { path: { mailbox } },
-          body: { written: { ...written, name: written.name || 'new' }, days, message: message ?? 0 },
+          body: { written: { ...written, name: written.name || 'new' }, days, ...seenOn },
           signal,
         }),
       ),

@@ -104,9 +104,15 @@ export function isComplete(step: Step): boolean {
   switch (step.do) {
     case 'forward':
     case 'redirect':
-      return step.to.length > 0;
+      return (
+        step.to.length + (step.groups ?? []).length > 0 &&
+        (step.do === 'redirect' || step.subject === undefined || step.subject.trim() !== '')
+      );
     case 'reply':
-      return step.template !== undefined || (step.text ?? '').trim() !== '';
+      return (
+        (step.template !== undefined || (step.text ?? '').trim() !== '') &&
+        (step.answersTo?.part !== 'text' || (step.answersTo.forms ?? []).length > 0)
+      );
     case 'file':
       return step.folder.trim() !== '' && step.folder.trim().toLowerCase() !== 'inbox';
     case 'mark':
@@ -147,7 +153,8 @@ export function proposedName(draft: Draft): string {
 }
 
 export function presetEnding(does: Step[]): Rule['ending'] {
-  return does.some((step) => step.do === 'file' || step.do === 'reply') ? 'ends here' : 'goes on';
+  const ends: Step['do'][] = ['file', 'archive', 'trash', 'delete', 'reply'];
+  return does.some((step) => ends.includes(step.do)) ? 'ends here' : 'goes on';
 }
 
 /** A made-up message to begin with: as the example is, or as the criteria say. */

@@ -20,18 +20,32 @@ export function stepInBrief(step: Step): string {
   switch (step.do) {
     case 'forward':
     case 'redirect':
-      return `to ${step.to.join(', ') || '…'}`;
+      return `to ${destinations(step).join(', ') || '…'}`;
     case 'reply':
       return 'an answer';
     case 'file':
-      return step.folder || '…';
+      return step.perSender ? `${step.folder || '…'}, by sender` : step.folder || '…';
     case 'mark':
       return marksInWords(step.flags, step.tags ?? [], step.remove);
+    case 'look by':
+      return `look at it within ${step.days} days`;
     case 'copy':
       return `a copy in ${step.folder}`;
-    default:
-      return '';
+    case 'archive':
+      return 'archived';
+    case 'trash':
+      return 'into the trash';
+    case 'delete':
+      return 'deleted for good';
+    case 'keep':
+      return 'kept';
+    case 'tell':
+      return 'told about';
   }
+}
+
+function destinations(step: Extract<Step, { to: string[] }>): string[] {
+  return [...step.to, ...(step.groups ?? []).map((group) => `the group ${group}`)];
 }
 
 export interface ThreeLines {
@@ -40,14 +54,21 @@ export interface ThreeLines {
   answersGoTo: string;
 }
 
+const WRITER = 'the message’s own writer';
+
 /** What the recipient of a forward or a redirect will see. */
 export function threeLines(step: Step, ownAddress: string): ThreeLines | undefined {
   if (step.do === 'forward') {
-    return { writerShown: ownAddress, subject: 'Fwd: and its subject', answersGoTo: ownAddress };
+    const from = step.from ?? ownAddress;
+    const go = { 'to us': from, 'to writer': WRITER, 'to both': `${WRITER} and ${from}` };
+    return {
+      writerShown: from,
+      subject: step.subject ?? `${(step.prefix ?? 'Fwd:').trim()} and its subject`,
+      answersGoTo: go[step.answersGo ?? 'to us'],
+    };
   }
   if (step.do === 'redirect') {
-    const writer = 'the message’s own writer';
-    return { writerShown: writer, subject: 'unchanged', answersGoTo: writer };
+    return { writerShown: WRITER, subject: 'unchanged', answersGoTo: WRITER };
   }
   return undefined;
 }

@@ -1,9 +1,12 @@
+import { Link } from 'react-router';
+import { useAddressBook } from '../../addressbook';
 import { SENDERS, STANDINGS, type TraitTest } from '../model';
 
 const WORDS: Record<string, string> = {
   'written to me': 'written to me',
   'to me alone': 'written to me alone',
   conversation: 'answers something we sent',
+  known: 'from somebody in the address book',
   person: 'a person',
   'automatic reply': 'an automatic reply',
   'automatic notice': 'an automatic notice',
@@ -15,15 +18,33 @@ const WORDS: Record<string, string> = {
 
 /** The choices of a criterion that has a fixed set of them; at least one stays chosen. */
 export function TraitChips({ test, onChange }: { test: TraitTest; onChange: (test: TraitTest) => void }) {
-  const all = test.part === 'standing' ? STANDINGS : SENDERS;
+  const book = useAddressBook();
+  const groups = (book.data?.groups ?? []).map((group) => group.written.name);
+  const all =
+    test.part === 'standing'
+      ? STANDINGS
+      : test.part === 'group'
+        ? [...new Set([...groups, ...test.values])]
+        : SENDERS;
   const toggle = (value: string) => {
     const values = test.values.includes(value)
       ? test.values.filter((v) => v !== value)
       : [...test.values, value];
-    if (values.length > 0) {
+    if (values.length > 0 || test.part === 'group') {
       onChange({ ...test, values });
     }
   };
+  if (all.length === 0) {
+    return (
+      <p className="mt-[7px] text-sm text-ink2">
+        There is no group yet:{' '}
+        <Link className="font-semibold text-moss hover:underline" to="/address-book">
+          make one in the address book
+        </Link>
+        .
+      </p>
+    );
+  }
   return (
     <div className="mt-[7px] flex flex-wrap gap-1.5">
       {all.map((value) => (
@@ -34,7 +55,7 @@ export function TraitChips({ test, onChange }: { test: TraitTest; onChange: (tes
           className={`h-[26px] rounded px-2 ${test.values.includes(value) ? 'bg-moss-soft font-semibold' : 'bg-ground text-ink2'}`}
           onClick={() => toggle(value)}
         >
-          {WORDS[value]}
+          {WORDS[value] ?? value}
         </button>
       ))}
     </div>

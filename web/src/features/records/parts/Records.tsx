@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -8,6 +9,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS } from '../acts';
+import { SentSheet } from './SentSheet';
 import { useAct, useRecords, type Act, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
@@ -23,6 +25,7 @@ export function Records() {
   const records = useRecords(view?.states ?? []);
   const act = useAct();
   const rule = search.get('rule');
+  const [sent, setSent] = useState<Schemas['StepView']>();
   const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
   return (
     <section data-region aria-label="Records" className="flex h-full min-h-0 flex-col">
@@ -80,7 +83,7 @@ export function Records() {
                 <th className="w-[25%] font-normal">message</th>
                 <th className="w-[19%] font-normal">rule</th>
                 <th className="font-normal">what, and why</th>
-                <th className="w-[176px] font-normal">
+                <th className="w-[240px] font-normal">
                   <span className="sr-only">what you can do</span>
                 </th>
               </tr>
@@ -92,12 +95,14 @@ export function Records() {
                   record={record}
                   busy={act.isPending}
                   onAct={(chosen) => act.mutate({ step: record.step.id, act: chosen })}
+                  onSent={() => setSent(record.step)}
                 />
               ))}
             </tbody>
           </table>
         )}
       </div>
+      <SentSheet step={sent} onClose={() => setSent(undefined)} />
     </section>
   );
 }
@@ -106,9 +111,12 @@ interface RowProps {
   record: Schemas['RecordView'];
   busy: boolean;
   onAct: (act: Act) => void;
+  onSent: () => void;
 }
 
-function Row({ record: { step, message }, busy, onAct }: RowProps) {
+const LEAVING = ['FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY'];
+
+function Row({ record: { step, message }, busy, onAct, onSent }: RowProps) {
   const needsPerson = ['HELD', 'FAILED', 'UNCERTAIN'].includes(step.state);
   return (
     <tr className="border-t border-line align-top">
@@ -138,6 +146,11 @@ function Row({ record: { step, message }, busy, onAct }: RowProps) {
         </span>
       </td>
       <td className="py-1.5 pr-4 text-right whitespace-nowrap">
+        {LEAVING.includes(step.kind) && step.recipient && step.state !== 'WITHHELD' && (
+          <Button small look="quiet" onClick={onSent}>
+            as it went out
+          </Button>
+        )}
         {step.acts.map((one) => (
           <Button key={one} small look="quiet" disabled={busy} onClick={() => onAct(one)}>
             {ACTS[one]}

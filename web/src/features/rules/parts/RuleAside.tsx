@@ -103,20 +103,34 @@ export function RuleAside({
 function stepInWords(step: Rule['does'][number], templates: Map<string, string>): string {
   switch (step.do) {
     case 'forward':
-      return `forward to ${step.to.join(', ')}`;
+      return `forward to ${destinations(step)}`;
     case 'redirect':
-      return `redirect to ${step.to.join(', ')}`;
+      return `redirect to ${destinations(step)}`;
     case 'reply':
-      return `reply: “${answerInWords(step, templates)}”, once per writer in ${step.oncePerDays ?? 7} days`;
+      return `reply: “${answerInWords(step, templates)}”, ${step.timesADay ? `to each request, at most ${step.timesADay} a day` : `once per writer in ${step.oncePerDays ?? 7} days`}`;
     case 'file':
-      return `file in ${step.folder}`;
+      return `file in ${step.folder}${step.perSender ? ', one folder for each sender' : ''}`;
     case 'mark':
       return `mark ${marksInWords(step.flags, step.tags ?? [], step.remove)}`;
     case 'copy':
       return `copy to ${step.folder}`;
-    default:
-      return step.do;
+    case 'look by':
+      return `look at it within ${step.days} days`;
+    case 'archive':
+      return 'archive it';
+    case 'trash':
+      return 'put into the trash';
+    case 'delete':
+      return 'delete for good';
+    case 'keep':
+      return 'keep in the inbox';
+    case 'tell':
+      return 'tell me';
   }
+}
+
+function destinations(step: Extract<Rule['does'][number], { to: string[] }>): string {
+  return [...step.to, ...(step.groups ?? []).map((group) => `the group ${group}`)].join(', ');
 }
 
 type AnswerStep = Extract<Rule['does'][number], { do: 'reply' }>;

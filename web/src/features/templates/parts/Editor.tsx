@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
@@ -7,12 +7,13 @@ import { TextArea, TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
-import { inHand, LANGUAGES, sameText, usedFields, withField, type FieldView, type InHand } from '../model';
+import { inHand, LANGUAGES, sameText, usedFields, type FieldView, type InHand } from '../model';
 import { useRemoveTemplate, useSaveTemplate } from '../queries';
 import { Fallbacks } from './Fallbacks';
-import { FieldChips } from './FieldChips';
+import { DocumentList } from './DocumentList';
 import { Preview } from './Preview';
 import { Versions } from './Versions';
+import { Words } from './Words';
 
 interface Props {
   begin: InHand;
@@ -30,19 +31,9 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
   const saving = useSaveTemplate();
   const removal = useRemoveTemplate();
   const done = useDone();
-  const text = useRef<HTMLTextAreaElement>(null);
   const isChanged = saved === undefined || !sameText(written, saved.written);
   const failed = saving.error ?? removal.error;
   const set = (changed: Partial<typeof written>) => setWritten({ ...written, ...changed });
-  const insert = (key: string) => {
-    const box = text.current;
-    const put = withField(written.text, box?.selectionStart ?? written.text.length, key);
-    set({ text: put.text });
-    requestAnimationFrame(() => {
-      box?.focus();
-      box?.setSelectionRange(put.cursor, put.cursor);
-    });
-  };
   const save = () =>
     saving.mutate(
       { id: begin.id, baseVersion: begin.baseVersion, written },
@@ -84,21 +75,37 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           value={written.subject}
           onChange={(e) => set({ subject: e.target.value })}
         />
-        <div className="mt-2.5">
-          <TextArea
-            ref={text}
-            label="Text"
-            rows={13}
-            value={written.text}
-            onChange={(e) => set({ text: e.target.value })}
-          />
-          <FieldChips fields={fields} onInsert={insert} />
-        </div>
+        <Words written={written} fields={fields} onChange={setWritten} />
         <Fallbacks
           fields={usedFields(written, fields).filter((field) => field.canBeMissing)}
           fallbacks={written.fallbacks}
           onChange={(fallbacks) => set({ fallbacks })}
         />
+        <div className="mt-3 grid gap-x-4 gap-y-2 min-[1200px]:grid-cols-2">
+          <TextArea
+            label="Signature, under the text"
+            rows={3}
+            value={written.signature}
+            onChange={(e) => set({ signature: e.target.value })}
+          />
+          <DocumentList
+            label="Picture in the signature"
+            picture
+            chosen={written.picture === undefined ? [] : [written.picture]}
+            onChange={([picture]) => {
+              const changed = { ...written };
+              delete changed.picture;
+              setWritten(picture === undefined ? changed : { ...changed, picture });
+            }}
+          />
+        </div>
+        <div className="mt-3">
+          <DocumentList
+            label="Documents that go along"
+            chosen={written.documents}
+            onChange={(documents) => set({ documents })}
+          />
+        </div>
         <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
           <TextField
             label="Look again on"

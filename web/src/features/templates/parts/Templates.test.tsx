@@ -24,7 +24,16 @@ function template(more: Partial<Schemas['TemplateView']>): Schemas['TemplateView
   return {
     id: 'visits',
     version: 3,
-    written: { name: 'Visits', language: 'en-GB', subject: '', text: 'Dear visitor', fallbacks: {} },
+    written: {
+      name: 'Visits',
+      language: 'en-GB',
+      subject: '',
+      text: 'Dear visitor',
+      rich: '',
+      signature: '',
+      documents: [],
+      fallbacks: {},
+    },
     faults: [],
     usedBy: [],
     savedAt: '2026-03-20T10:00:00Z',
@@ -51,9 +60,14 @@ beforeEach(() => {
       return answer({
         subject: 'Auto: x',
         text: `for ${question.message}: ${question.written.text}`,
+        html: '',
+        documents: [],
         to: 'anna@norrskola.example',
         faults: [{ sort: 'DATE_PAST', words: 'The date “24 March 2026” has passed.' }],
       });
+    }
+    if (pathname.endsWith('/documents')) {
+      return answer([]);
     }
     if (request.method === 'PUT') {
       const saving = await request.json();

@@ -1,20 +1,42 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { TextArea, TextField } from '../../../ui/Field';
+import { ValueChips, withValues } from '../../criteria';
 import { useTemplates } from '../../templates';
 import type { Step } from '../model';
+import { AliasTest } from './AliasTest';
+import { Identity } from './Identity';
+import { NewTemplate } from './OnTheSpot';
+import type { Around } from './StepCard';
+import { WhereAnswersGo } from './WhereAnswersGo';
 
-type AnswerStep = Extract<Step, { do: 'reply' }>;
+export type AnswerOf = Extract<Step, { do: 'reply' }>;
 
 const WRITTEN_HERE = '';
 
-/** An answer written here, or taken from a template. */
-export function ReplyStep({ step, onChange }: { step: AnswerStep; onChange: (step: Step) => void }) {
+interface Props {
+  step: AnswerOf;
+  around: Around;
+  onChange: (step: Step) => void;
+}
+
+/** An answer written here, or taken from a template: its words, where it goes, and how often. */
+export function ReplyStep({ step, around, onChange }: Props) {
   const templates = useTemplates();
-  const { oncePerDays } = step;
-  const days = oncePerDays === undefined ? {} : { oncePerDays };
+  const [making, setMaking] = useState(false);
   const options = (templates.data?.templates ?? []).map((t) => ({ value: t.id, text: t.written.name }));
   const known = step.template === undefined || options.some((o) => o.value === step.template);
+  const documents =
+    templates.data?.templates.find((one) => one.id === step.template)?.written.documents.length ?? 0;
+  const worded = (words: Partial<AnswerOf>) => {
+    const changed = { ...step };
+    delete changed.template;
+    delete changed.subject;
+    delete changed.text;
+    onChange({ ...changed, ...words });
+  };
   return (
     <div className="mt-1.5 grid gap-1.5">
       <p className="text-sm text-ink2">
@@ -24,11 +46,7 @@ export function ReplyStep({ step, onChange }: { step: AnswerStep; onChange: (ste
           value={step.template ?? WRITTEN_HERE}
           options={[{ value: WRITTEN_HERE, text: 'a text written here' }, ...options]}
           onChoose={(chosen) =>
-            onChange(
-              chosen === WRITTEN_HERE
-                ? { do: 'reply', subject: '', text: '', ...days }
-                : { do: 'reply', template: chosen, ...days },
-            )
+            worded(chosen === WRITTEN_HERE ? { subject: '', text: '' } : { template: chosen })
           }
         />
         {step.template !== undefined && (
@@ -36,6 +54,9 @@ export function ReplyStep({ step, onChange }: { step: AnswerStep; onChange: (ste
             look at it
           </Link>
         )}
+        <Button small look="quiet" onClick={() => setMaking(true)}>
+          a new template …
+        </Button>
       </p>
       {!known && templates.data && (
         <p className="text-sm text-clay">This template is gone: answers are held until another is chosen.</p>
@@ -55,10 +76,142 @@ export function ReplyStep({ step, onChange }: { step: AnswerStep; onChange: (ste
           />
         </>
       )}
+      <WhereAnswersGo step={step} onChange={onChange} />
+      <HowOften step={step} documents={documents} onChange={onChange} />
+      <More step={step} around={around} onChange={onChange} />
       <p className="text-sm text-ink2">
-        Goes to the return path, once per writer in {step.oncePerDays ?? 7} days; never to lists, automatic or
-        mass mail, and never twice to one message.
+        Never to lists, automatic or mass mail, never twice to one message, and over all rules at most three a
+        day to one writer.
       </p>
+      {around.aliases.map((alias) => (
+        <AliasTest key={alias} alias={alias} />
+      ))}
+      <NewTemplate
+        open={making}
+        onClose={() => setMaking(false)}
+        onMade={(template) => {
+          setMaking(false);
+          worded({ template });
+        }}
+      />
+    </div>
+  );
+}
+
+const OFTEN = [
+  { value: '1', text: 'once in a day' },
+  { value: '3', text: 'once in 3 days' },
+  { value: '7', text: 'once in 7 days' },
+  { value: '14', text: 'once in 14 days' },
+  { value: '30', text: 'once in 30 days' },
+  { value: 'each', text: 'at each request, at most 3 a day' },
+];
+
+function HowOften({ step, documents, onChange }: Omit<Props, 'around'> & { documents: number }) {
+  const now = step.timesADay === undefined ? String(step.oncePerDays ?? 7) : 'each';
+  const options = OFTEN.some((one) => one.value === now)
+    ? OFTEN
+    : [{ value: now, text: `once in ${now} days` }, ...OFTEN];
+  return (
+    <p className="text-sm text-ink2">
+      one writer gets it{' '}
+      <Choice
+        label="how often"
+        value={now}
+        options={options}
+        onChoose={(chosen) => {
+          const changed = { ...step };
+          delete changed.timesADay;
+          delete changed.oncePerDays;
+          onChange(
+            chosen === 'each' ? { ...changed, timesADay: 3 } : { ...changed, oncePerDays: Number(chosen) },
+          );
+        }}
+      />
+      {documents > 0 && step.timesADay === undefined && (
+        <span className="block">It has documents: who asks again on the same day gets nothing this way.</span>
+      )}
+    </p>
+  );
+}
+
+function More({ step, around, onChange }: Props) {
+  const isPlain = !step.quotes && !step.copies && !step.from && !step.key && !step.inConversations;
+  const [open, setOpen] = useState(!isPlain);
+  const [typing, setTyping] = useState('');
+  if (!open) {
+    return (
+      <div>
+        <Button small look="quiet" className="-ml-2" onClick={() => setOpen(true)}>
+          quote, copies, written as, in conversations …
+        </Button>
+      </div>
+    );
+  }
+  const flag = (name: 'quotes' | 'inConversations', on: boolean) => {
+    const changed = { ...step };
+    delete changed[name];
+    onChange(on ? { ...changed, [name]: true } : changed);
+  };
+  const copies = step.copies ?? [];
+  const setCopies = (now: string[]) => {
+    const changed = { ...step };
+    delete changed.copies;
+    onChange(now.length > 0 ? { ...changed, copies: now } : changed);
+  };
+  return (
+    <div className="grid gap-1.5 text-sm text-ink2">
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-moss"
+          checked={step.quotes === true}
+          onChange={(e) => flag('quotes', e.target.checked)}
+        />
+        their message stands quoted below
+      </label>
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-moss"
+          checked={step.inConversations === true}
+          onChange={(e) => flag('inConversations', e.target.checked)}
+        />
+        also where they answer something we wrote
+      </label>
+      <Identity
+        from={step.from}
+        around={around}
+        onChange={(from) => {
+          const changed = { ...step };
+          delete changed.from;
+          onChange(from === undefined ? changed : { ...changed, from });
+        }}
+      />
+      <span>a copy, as a message of its own, to</span>
+      <ValueChips
+        label="add an address for a copy of the answer"
+        values={copies}
+        typing={typing}
+        isWords={false}
+        hint="a colleague’s address …"
+        onTyping={setTyping}
+        onAdd={(more) => {
+          setTyping('');
+          setCopies(withValues(copies, more));
+        }}
+        onRemove={(gone) => setCopies(copies.filter((_, i) => !gone.includes(i)))}
+      />
+      <TextField
+        label="Counts together with rules that have the same word here"
+        placeholder="on its own"
+        value={step.key ?? ''}
+        onChange={(e) => {
+          const changed = { ...step };
+          delete changed.key;
+          onChange(e.target.value ? { ...changed, key: e.target.value } : changed);
+        }}
+      />
     </div>
   );
 }

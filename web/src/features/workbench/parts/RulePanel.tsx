@@ -6,7 +6,9 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Menu } from '../../../ui/Menu';
+import { Question } from '../../../ui/Question';
 import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../criteria';
+import { aroundOf } from '../around';
 import { presetEnding, type Asked, type Draft, type Step } from '../model';
 import type { Evidence } from '../queries';
 import { Active } from './Active';
@@ -32,11 +34,19 @@ const NEW_STEPS: { text: string; step: Step }[] = [
   { text: 'redirect it: the same message, untouched', step: { do: 'redirect', to: [] } },
   { text: 'reply to its writer', step: { do: 'reply', subject: '', text: '', oncePerDays: 7 } },
   { text: 'file it in a folder', step: { do: 'file', folder: '' } },
+  { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
+  { text: 'archive it', step: { do: 'archive' } },
   { text: 'mark it', step: { do: 'mark', flags: ['\\Seen'] } },
+  { text: 'look at it by a day', step: { do: 'look by', days: 3 } },
+  { text: 'tell me', step: { do: 'tell', sound: 'drop' } },
+  { text: 'keep it in the inbox, whatever else happens', step: { do: 'keep' } },
+  { text: 'put it into the trash', step: { do: 'trash' } },
 ];
 
 export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onChange }: Props) {
   const [open, setOpen] = useState('picks');
+  const [deleting, setDeleting] = useState(false);
+  const around = aroundOf(draft, mailbox, evidence);
   const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
   const setDoes = (does: Step[]) => {
     const byItself = draft.ending === presetEnding(draft.does);
@@ -171,8 +181,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
             <StepCard
               key={i}
               step={step}
-              ownAddress={mailbox.address}
-              ownDomains={mailbox.ownDomains}
+              around={around}
               onChange={(changed) => setDoes(draft.does.map((s, at) => (at === i ? changed : s)))}
               onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
             />
@@ -183,11 +192,29 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                 + {draft.does.length === 0 ? 'what it does' : 'another step'}
               </Button>
             }
-            items={NEW_STEPS.map(({ text, step }) => ({
-              text,
-              onSelect: () => setDoes([...draft.does, step]),
-            }))}
+            items={[
+              ...NEW_STEPS.map(({ text, step }) => ({
+                text,
+                onSelect: () => setDoes([...draft.does, step]),
+              })),
+              { text: 'delete it for good …', onSelect: () => setDeleting(true) },
+            ]}
           />
+          <Question
+            open={deleting}
+            title="Delete mail for good?"
+            yes="Yes, for good"
+            onNo={() => setDeleting(false)}
+            onYes={() => {
+              setDeleting(false);
+              setDoes([...draft.does, { do: 'delete' }]);
+            }}
+          >
+            {around.reach === undefined
+              ? 'Nobody can bring it back.'
+              : `Within the evidence window this would have cost ${counted(around.reach, 'message')}, and nobody could bring them back.`}{' '}
+            The trash is the safer place.
+          </Question>
         </Part>
       </Accordion.Root>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2 text-sm text-ink2">

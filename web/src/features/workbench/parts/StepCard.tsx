@@ -1,16 +1,32 @@
-import { useId, useState } from 'react';
+import { useId, type ReactNode } from 'react';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
-import { TextArea, TextField } from '../../../ui/Field';
-import { type Step } from '../model';
-import { ValueChips, withValues } from '../../criteria';
+import { Choice } from '../../../ui/Choice';
+import type { Step } from '../model';
 import { useKnown } from '../queries';
+import { FolderStep } from './FolderStep';
+import { HandOnStep } from './HandOnStep';
+import { MarkStep } from './MarkStep';
 import { ReplyStep } from './ReplyStep';
-import { WhatTheySee } from './WhatTheySee';
+import { playSound } from '../../notices';
+
+/** What a step needs to know of the rule it is in. */
+export interface Around {
+  ownAddress: string;
+  ownAddresses: string[];
+  ownDomains: string[];
+  /** Addresses that the rule names as recipients. */
+  aliases: string[];
+  /** Senders the rule names, one by one. */
+  senders: string[];
+  /** Messages it picks, the newest first. */
+  picked: number[];
+  /** How many it picks in the evidence window. */
+  reach: number | undefined;
+}
 
 interface Props {
   step: Step;
-  ownAddress: string;
-  ownDomains: string[];
+  around: Around;
   onChange: (step: Step) => void;
   onRemove: () => void;
 }
@@ -21,18 +37,17 @@ const NAMES: Record<Step['do'], string> = {
   reply: 'reply',
   file: 'file in',
   mark: 'mark',
+  'look by': 'look at it by',
   copy: 'copy to',
+  archive: 'archive it',
   trash: 'put into the trash',
   delete: 'delete for good',
   keep: 'keep in the inbox',
   tell: 'tell me',
 };
 
-export function StepCard(props: Props) {
-  const { step } = props;
+export function StepCard({ step, around, onChange, onRemove }: Props) {
   const title = useId();
-  const folders = useId();
-  const known = useKnown();
   return (
     <div role="group" aria-labelledby={title} className="mb-2 rounded-md border border-line px-2.5 py-2">
       <div className="flex items-center gap-2">
@@ -44,140 +59,84 @@ export function StepCard(props: Props) {
           type="button"
           aria-label={`Remove the step ${NAMES[step.do]}`}
           className="rounded px-1 text-ink2 hover:text-ink"
-          onClick={props.onRemove}
+          onClick={onRemove}
         >
           ×
         </button>
       </div>
-      {(step.do === 'forward' || step.do === 'redirect') && <HandOn {...props} step={step} />}
-      {step.do === 'reply' && <ReplyStep step={step} onChange={props.onChange} />}
-      {(step.do === 'file' || step.do === 'copy') && (
-        <>
-          <TextField
-            label="Folder"
-            hideLabel
-            className="mt-1.5"
-            placeholder="a folder; it is made when it is missing"
-            list={folders}
-            value={step.folder}
-            onChange={(e) => props.onChange({ ...step, folder: e.target.value })}
-          />
-          <datalist id={folders}>
-            {known.folders.map((folder) => (
-              <option key={folder} value={folder} />
-            ))}
-          </datalist>
-          {step.folder.trim() !== '' && !known.folders.includes(step.folder.trim()) && (
-            <p className="mt-1 text-sm text-ink2">
-              A new folder: it is made when the first message goes there.
-            </p>
-          )}
-        </>
-      )}
-      {step.do === 'mark' && <Mark step={step} tagsInUse={known.tags} onChange={props.onChange} />}
+      <Details step={step} around={around} onChange={onChange} />
     </div>
   );
 }
 
-type HandOnStep = Extract<Step, { to: string[] }>;
-
-function HandOn({ step, ownAddress, ownDomains, onChange }: Props & { step: HandOnStep }) {
-  const [typing, setTyping] = useState('');
-  const outside = step.to.filter((to) => !ownDomains.some((own) => isAt(to, own)));
-  const forward = step.do === 'forward';
-  return (
-    <>
-      <ValueChips
-        label={`add an address to ${step.do} to`}
-        values={step.to}
-        typing={typing}
-        isWords={false}
-        hint="a colleague’s address …"
-        onTyping={setTyping}
-        onAdd={(more) => {
-          setTyping('');
-          onChange({ ...step, to: withValues(step.to, more) });
-        }}
-        onRemove={(gone) => onChange({ ...step, to: step.to.filter((_, i) => !gone.includes(i)) })}
-      />
-      {outside.length > 0 && (
-        <p className="mt-1.5 text-sm text-clay">
-          {outside.join(', ')} lies outside your own domains: what goes there is held until it has agreed to
-          get mail.
+function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode {
+  const known = useKnown();
+  switch (step.do) {
+    case 'forward':
+    case 'redirect':
+      return <HandOnStep step={step} around={around} onChange={onChange} />;
+    case 'reply':
+      return <ReplyStep step={step} around={around} onChange={onChange} />;
+    case 'file':
+    case 'copy':
+      return <FolderStep step={step} folders={known.folders} senders={around.senders} onChange={onChange} />;
+    case 'mark':
+      return <MarkStep step={step} tagsInUse={known.tags} onChange={onChange} />;
+    case 'look by':
+      return (
+        <p className="mt-1.5 text-sm text-ink2">
+          flagged, and on the Desk until then:{' '}
+          <Choice
+            label="by when"
+            value={String(step.days)}
+            options={[0, 1, 2, 3, 7, 14].map((days) => ({ value: String(days), text: daysInWords(days) }))}
+            onChoose={(days) => onChange({ ...step, days: Number(days) })}
+          />
         </p>
-      )}
-      {forward && (
-        <TextArea
-          label="Note on top"
-          hideLabel
-          rows={1}
-          className="mt-1.5"
-          placeholder="a note on top, if you like"
-          value={step.do === 'forward' ? (step.note ?? '') : ''}
-          onChange={(e) =>
-            onChange({ do: 'forward', to: step.to, ...(e.target.value ? { note: e.target.value } : {}) })
-          }
-        />
-      )}
-      <WhatTheySee step={step} ownAddress={ownAddress} />
-    </>
-  );
+      );
+    case 'delete':
+      return (
+        <p className="mt-1.5 text-sm text-clay">
+          Nobody can bring it back.{' '}
+          {around.reach === undefined
+            ? ''
+            : `Within the evidence window this would have cost ${around.reach} messages.`}{' '}
+          The trash is the safer place.
+        </p>
+      );
+    case 'tell':
+      return <TellStep step={step} onChange={onChange} />;
+    default:
+      return null;
+  }
 }
 
-interface MarkProps {
-  step: Extract<Step, { do: 'mark' }>;
-  tagsInUse: string[];
-  onChange: (step: Step) => void;
-}
+type TellOf = Extract<Step, { do: 'tell' }>;
 
-function Mark({ step, tagsInUse, onChange }: MarkProps) {
-  const list = useId();
-  const [tags, setTags] = useState((step.tags ?? []).join(' '));
-  const flags = [
-    { flag: '\\Seen' as const, text: 'read' },
-    { flag: '\\Flagged' as const, text: 'flagged' },
-  ];
+const SOUNDS: { value: NonNullable<TellOf['sound']>; text: string }[] = [
+  { value: 'none', text: 'no sound' },
+  { value: 'drop', text: 'a drop' },
+  { value: 'bell', text: 'a bell' },
+  { value: 'wood', text: 'a knock on wood' },
+];
+
+function TellStep({ step, onChange }: { step: TellOf; onChange: (step: Step) => void }) {
   return (
-    <div className="mt-1.5 flex gap-4">
-      {flags.map(({ flag, text }) => (
-        <label key={flag} className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="accent-moss"
-            checked={step.flags.includes(flag)}
-            onChange={(e) =>
-              onChange({
-                ...step,
-                flags: e.target.checked ? [...step.flags, flag] : step.flags.filter((f) => f !== flag),
-              })
-            }
-          />
-          {text}
-        </label>
-      ))}
-      <label className="flex min-w-0 grow items-center gap-1.5">
-        tags
-        <input
-          className="h-7 min-w-0 grow rounded border border-line2 bg-sheet px-1.5"
-          placeholder="letters, digits, - and _"
-          list={list}
-          value={tags}
-          onChange={(e) => {
-            setTags(e.target.value);
-            onChange({ ...step, tags: e.target.value.split(' ').filter(Boolean) });
-          }}
-        />
-        <datalist id={list}>
-          {tagsInUse.map((tag) => (
-            <option key={tag} value={tag} />
-          ))}
-        </datalist>
-      </label>
-    </div>
+    <p className="mt-1.5 text-sm text-ink2">
+      a notice in the browser while Jubek is open, with{' '}
+      <Choice
+        label="sound"
+        value={step.sound ?? 'none'}
+        options={SOUNDS}
+        onChoose={(sound) => {
+          playSound(sound);
+          onChange({ ...step, sound });
+        }}
+      />
+    </p>
   );
 }
 
-function isAt(address: string, domain: string): boolean {
-  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
-  return own === domain || own.endsWith(`.${domain}`);
+function daysInWords(days: number): string {
+  return days === 0 ? 'the day it came in' : days === 1 ? 'the day after' : `${days} days after`;
 }

@@ -11,6 +11,7 @@ import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
 import { RulePanel } from './RulePanel';
 import { SaveBar } from './SaveBar';
+import { RuleInHand } from './WillItArrive';
 
 const KEEP_AFTER = 700;
 const FIRST_ROWS = 40;
@@ -109,15 +110,17 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         <div
           className={`w-full border-r border-line min-[900px]:block min-[900px]:w-[440px] min-[900px]:shrink-0 ${narrow === 'rule' ? '' : 'hidden'}`}
         >
-          <RulePanel
-            draft={draft}
-            asked={asked}
-            evidence={evidence.data}
-            faults={faults}
-            mailbox={mailbox}
-            rules={rules.length + (isNew ? 1 : 0)}
-            onChange={setDraft}
-          />
+          <RuleInHand value={{ asked, order: draft.order }}>
+            <RulePanel
+              draft={draft}
+              asked={asked}
+              evidence={evidence.data}
+              faults={faults}
+              mailbox={mailbox}
+              rules={rules.length + (isNew ? 1 : 0)}
+              onChange={setDraft}
+            />
+          </RuleInHand>
         </div>
         <div className={`min-w-0 grow min-[900px]:block ${narrow === 'evidence' ? '' : 'hidden'}`}>
           <EvidencePanel

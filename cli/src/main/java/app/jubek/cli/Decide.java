@@ -13,6 +13,7 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.template.Prepared;
 import app.jubek.core.text.Limits;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -127,7 +128,7 @@ final class Decide implements Callable<Integer> {
                 Ledger.empty(),
                 hops,
                 Map.of(),
-                Map.of(),
+                Prepared.nothing(),
                 new Surroundings.Agreed.Everybody());
     }
 

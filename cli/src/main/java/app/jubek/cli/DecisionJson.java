@@ -80,8 +80,10 @@ final class DecisionJson {
             ArrayNode to = node.putArray("to");
             same.forEach(one -> ((Step.HandOn) one.step()).to().forEach(address -> to.add(address.address())));
             node.put("leaves", handOn.leaves());
-        } else if (step instanceof Step.Reply reply) {
-            node.put("subject", reply.subjectTo(message.subject()));
+        } else if (step instanceof Step.Reply) {
+            String own =
+                    same.get(0).sending().map(out -> out.letter().subject()).orElse("");
+            node.put("subject", Step.Reply.subject(own, message.subject()));
         } else if (step instanceof Step.File file) {
             node.put("folder", file.folder());
         } else if (step instanceof Step.Copy copy) {

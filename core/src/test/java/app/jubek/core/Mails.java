@@ -12,6 +12,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Template;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
@@ -71,7 +72,7 @@ public final class Mails {
                 ledger,
                 HOPS,
                 onSince,
-                Map.of(),
+                Prepared.nothing(),
                 new Surroundings.Agreed.Addresses(Set.of()));
     }
 
@@ -81,14 +82,27 @@ public final class Mails {
     }
 
     public static Surroundings surroundings(Template template) {
+        return surroundings(new Prepared(Map.of(template.id(), template), Map.of()), AddressBook.empty());
+    }
+
+    public static Surroundings surroundings(Prepared prepared, AddressBook people) {
         Surroundings plain = surroundings();
+        Setting setting = plain.setting();
         return new Surroundings(
-                plain.setting(),
+                new Setting(
+                        VISITS,
+                        people,
+                        NOW,
+                        NOW,
+                        setting.zone(),
+                        setting.conversation(),
+                        setting.mailbox(),
+                        setting.folder()),
                 plain.opening(),
                 plain.ledger(),
                 plain.hops(),
                 plain.onSince(),
-                Map.of(template.id(), template),
+                prepared,
                 plain.agreed());
     }
 

@@ -45,7 +45,7 @@ class AnswerTest extends Journey {
         assertThat(answers()).hasCount(1);
         ask("second question");
         assertThat(recordOf("second question", "not answered — withheld"))
-                .containsText("this writer had an answer from this rule before: within 7 days");
+                .containsText("this writer had an answer from this rule before: it goes once per writer in 7 days");
         assertThat(answers()).hasCount(1);
 
         button("+1 week").click();

@@ -27,6 +27,8 @@ class AroundTest extends Journey {
             "/rules",
             "templates",
             "/templates",
+            "address-book",
+            "/address-book",
             "workbench",
             "/rules/school-visits",
             "records",

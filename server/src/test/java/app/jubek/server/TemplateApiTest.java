@@ -83,4 +83,60 @@ class TemplateApiTest extends ServerTest {
                 .asString()
                 .contains("Subject: About: tour from a template", "Dear Mara, come on Monday.");
     }
+
+    private String putDocument(String id, String name, String content) {
+        return browser.send("PUT", at("/documents/" + id + "?fileName=" + name), content, "text/plain")
+                .body();
+    }
+
+    @Test
+    void aDocumentIsKeptOnceReplacedInItsPlaceAndGoesAlongAsItIsNow() {
+        String id = "0b0e6c1e-5a54-4f0c-8f1a-3d9a5d1b6a01";
+        assertThat(putDocument(id, "plan.txt", "the old plan")).contains("\"size\":12");
+        String written = """
+                {"name":"Plans","language":"en-GB","subject":"The plan","text":"Here it is.","documents":["%s"]}""";
+        browser.send(
+                "PUT",
+                at("/templates/plans"),
+                "{\"baseVersion\":0,\"written\":" + written.formatted(id) + "}",
+                "application/json");
+        putDocument(id, "plan.txt", "the new plan");
+        rules(rule("plans", "the plan please", "ends here", step("{'do':'reply','template':'plans','timesADay':3}")));
+        write("liv@plan.example", World.VISITS, "the plan please", "");
+        await(
+                "the answer left",
+                () -> steps("plans").stream().anyMatch(s -> s.state().isSettled()));
+        String encoded = java.util.Base64.getEncoder().encodeToString("the new plan".getBytes(StandardCharsets.UTF_8));
+        assertThat(mail("liv@plan.example", "INBOX")).singleElement().asString().contains("plan.txt", encoded);
+        assertThat(browser.send("DELETE", at("/documents/" + id), "", "application/json")
+                        .body())
+                .contains("It goes along with Plans");
+        JsonNode sent = browser.get(at("/steps/" + steps("plans").get(0).id() + "/sent"));
+        assertThat(sent.at("/attachments/0/name").stringValue()).isEqualTo("plan.txt");
+        assertThat(sent.get("raw").stringValue()).contains("Auto-Submitted: auto-replied");
+        assertThat(browser.get(at("/answers?writer=LIV@plan.example"))).hasSize(1);
+    }
+
+    @Test
+    void whatIsNoDocumentIsRefusedWithWhatIsWrong() {
+        String id = "0b0e6c1e-5a54-4f0c-8f1a-3d9a5d1b6a02";
+        assertThat(putDocument(id, "", "x")).contains("needs a file name");
+        assertThat(putDocument(id, "a%2Fb", "x")).contains("no folders in it");
+        assertThat(putDocument(id, "empty.txt", "")).contains("is empty");
+        assertThat(browser.get(at("/documents")).toString()).doesNotContain(id);
+    }
+
+    @Test
+    void aTestOfAnAliasArrivesWithoutAnyRuleActingOnIt() {
+        rules(rule("all-tests", "does mail to", "ends here", step("{'do':'file','folder':'Wrong'}")));
+        String asked = "{\"address\":\"photos@ostrel-gardens.example\"}";
+        browser.send("POST", at("/alias-tests"), asked, "application/json");
+        await(
+                "the test arrived",
+                () -> browser.get(at("/alias-tests")).at("/0/arrivedAt").isString());
+        assertThat(steps("all-tests")).isEmpty();
+        assertThat(browser.send("POST", at("/alias-tests"), "{\"address\":\"x@elsewhere.example\"}", "application/json")
+                        .body())
+                .contains("lies outside our own domains");
+    }
 }

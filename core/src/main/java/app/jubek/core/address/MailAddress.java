@@ -1,6 +1,7 @@
 package app.jubek.core.address;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
@@ -29,6 +30,15 @@ public record MailAddress(String name, String local, String domain) {
         return new MailAddress("", plain.substring(0, at), Domains.typed(plain.substring(at + 1)));
     }
 
+    /** An address found in a text; empty where it is none. */
+    public static Optional<MailAddress> found(String written) {
+        try {
+            return Optional.of(of(written));
+        } catch (IllegalArgumentException notOne) {
+            return Optional.empty();
+        }
+    }
+
     public MailAddress named(String displayed) {
         return new MailAddress(displayed, local, domain);
     }
@@ -51,9 +61,9 @@ public record MailAddress(String name, String local, String domain) {
     }
 
     /** What stands after the first "+" of the local part (RFC 5233 §4); empty when there is none. */
-    public java.util.Optional<String> detail() {
+    public Optional<String> detail() {
         int plus = local.indexOf('+');
-        return plus < 0 ? java.util.Optional.empty() : java.util.Optional.of(local.substring(plus + 1));
+        return plus < 0 ? Optional.empty() : Optional.of(local.substring(plus + 1));
     }
 
     public boolean sameAs(MailAddress other) {

@@ -72,7 +72,7 @@ public record Part(Kind kind, String field, Piece piece) {
     }
 
     /** The parts that are looked at one by one. */
-    List<Part> atoms() {
+    public List<Part> atoms() {
         return switch (kind) {
             case SUBJECT_OR_TEXT -> List.of(of(Kind.SUBJECT), of(Kind.TEXT));
             case SUBJECT_OR_ADDED_TEXT -> List.of(of(Kind.SUBJECT), of(Kind.ADDED_TEXT));

@@ -38,26 +38,34 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<St
 
     /**
      * The steps as a mail server can do them: a message moves at most once, so of several folders all but the last get a
-     * copy, and so do all of them when the message is kept.
+     * copy, and so do all of them when the message is kept; what leaves the inbox once it was handed on, and is filed
+     * nowhere, goes to the trash.
      */
     public List<PlannedStep> asCarriedOut() {
         boolean kept = planned.stream().anyMatch(p -> p.step() == Step.Plain.KEEP);
+        boolean moved = false;
         List<PlannedStep> steps = new ArrayList<>();
         for (int i = planned.size() - 1; i >= 0; i--) {
             PlannedStep step = planned.get(i);
-            boolean moves = step.step().kind() == StepKind.FILE;
-            boolean movedLater = steps.stream().anyMatch(p -> p.step().kind() == StepKind.FILE);
-            if (step.step() != Step.Plain.KEEP) {
-                steps.add(0, moves && (kept || movedLater) ? copied(step) : step);
+            boolean files = step.step() instanceof Step.File;
+            if (files) {
+                steps.add(0, kept || moved ? copied(step) : step);
+            } else if (step.step() != Step.Plain.KEEP && !(kept && step.step() == Step.Plain.ARCHIVE)) {
+                steps.add(0, step);
             }
+            moved |= step.step().kind().removes();
+        }
+        if (!kept && !moved) {
+            planned.stream()
+                    .filter(Decision::takesOut)
+                    .findFirst()
+                    .ifPresent(leaves -> steps.add(leaves.with(Step.Plain.TRASH).withNothingSent()));
         }
         return steps;
     }
 
     private static PlannedStep copied(PlannedStep filed) {
-        Step copy = new Step.Copy(((Step.File) filed.step()).folder());
-        return new PlannedStep(
-                filed.rule(), filed.ruleVersion(), filed.ruleName(), filed.ordinal(), copy, filed.alsoBy());
+        return filed.with(new Step.Copy(((Step.File) filed.step()).folder()));
     }
 
     /** The name of the rule that ended the run. */
@@ -70,10 +78,10 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<St
         Stream<String> read = notes.stream().map(note -> "Note on the message: " + note + ".");
         Stream<String> rules = trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
         Stream<String> done =
-                planned.stream().map(p -> "To be " + p.step().done() + " by “" + p.ruleName() + "”" + also(p) + ".");
+                planned.stream().map(p -> "To be " + p.done() + " by “" + p.ruleName() + "”" + also(p) + ".");
         Stream<String> not = notDone.stream()
-                .map(n -> "Not " + n.planned().step().done() + " by “"
-                        + n.planned().ruleName() + "” — " + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
+                .map(n -> "Not " + n.planned().done() + " by “" + n.planned().ruleName() + "” — "
+                        + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
         String inbox = staysInInbox() ? "It stays in the inbox." : "It leaves the inbox.";
         return Stream.of(read, rules, done, not, Stream.of(inbox))
                 .flatMap(s -> s)

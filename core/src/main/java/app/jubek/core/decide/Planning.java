@@ -6,22 +6,26 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.safety.Ledger;
 import app.jubek.core.safety.LoopGuard;
 import app.jubek.core.safety.Refusal;
 import app.jubek.core.safety.ReplyGuard;
+import app.jubek.core.step.Manner;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
-import app.jubek.core.template.Filling;
+import app.jubek.core.template.Letter;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** Adds up the steps of the rules that picked one message, and keeps back what must not be done. */
 final class Planning {
@@ -61,12 +65,25 @@ final class Planning {
             Step step = rule.steps().get(i);
             int ordinal = i;
             if (step instanceof Step.HandOn handOn) {
-                handOn.to().forEach(to -> handOn(planned(rule, ordinal, handOn.narrowedTo(List.of(to))), to));
+                handOn(rule, ordinal, handOn);
             } else if (step instanceof Step.Reply reply) {
                 reply(planned(rule, ordinal, reply), reply, rule);
-            } else if (isAskedFirst(step.done(), rule)) {
-                planned.put(step.done(), planned(rule, ordinal, step));
+            } else {
+                inMailbox(rule, ordinal, step);
             }
+        }
+    }
+
+    private void inMailbox(Rule rule, int ordinal, Step asked) {
+        Step step = asked;
+        if (asked instanceof Step.File file && file.perSender()) {
+            step = Senders.named(rule.picksOut(), message).map(file::below).orElse(new Step.File(file.folder()));
+        } else if (asked instanceof Step.LookBy look) {
+            step = look.mark(
+                    LocalDate.ofInstant(at.setting().received(), at.setting().zone()));
+        }
+        if (isAskedFirst(step.done(), rule)) {
+            planned.put(step.done(), planned(rule, ordinal, step));
         }
     }
 
@@ -75,23 +92,26 @@ final class Planning {
         if (asked.add(what)) {
             return true;
         }
-        Optional.ofNullable(planned.remove(what)).ifPresent(step -> planned.put(what, alsoBy(step, rule.name())));
+        Optional.ofNullable(planned.remove(what)).ifPresent(step -> planned.put(what, step.alsoBy(rule.name())));
         return false;
     }
 
-    private static PlannedStep alsoBy(PlannedStep step, String rule) {
-        if (step.ruleName().equals(rule) || step.alsoBy().contains(rule)) {
-            return step;
+    private void handOn(Rule rule, int ordinal, Step.HandOn step) {
+        Set<MailAddress> to = new LinkedHashSet<>(step.to());
+        for (String group : step.groups()) {
+            List<MailAddress> members = at.setting().people().members(group);
+            to.addAll(members);
+            if (members.isEmpty()) {
+                hold(planned(rule, ordinal, step), new Refusal(Reason.GROUP_EMPTY, Optional.of(group)));
+            }
         }
-        List<String> names =
-                Stream.concat(step.alsoBy().stream(), Stream.of(rule)).toList();
-        return new PlannedStep(step.rule(), step.ruleVersion(), step.ruleName(), step.ordinal(), step.step(), names);
+        to.forEach(one -> handOn(rule, planned(rule, ordinal, step.narrowedTo(one)), one));
     }
 
-    private void handOn(PlannedStep step, MailAddress to) {
+    private void handOn(Rule rule, PlannedStep step, MailAddress to) {
         String what = step.step().kind() + " " + to.key();
         if (!asked.add(what)) {
-            planned.computeIfPresent(what, (key, first) -> leavingToo(alsoBy(first, step.ruleName()), step));
+            planned.computeIfPresent(what, (key, first) -> leavingToo(first.alsoBy(step.ruleName()), step));
             return;
         }
         Optional<Refusal> against = fence().or(() -> loops.againstHandingOn(message, at.own()))
@@ -99,24 +119,23 @@ final class Planning {
         if (against.isPresent()) {
             withhold(step, against.get());
         } else if (!at.mayGetMail(to)) {
-            notDone.add(new NotDone(step, true, Reason.OUTSIDE, Optional.of(to.address())));
+            hold(step, new Refusal(Reason.OUTSIDE, Optional.of(to.address())));
+        } else if (step.step() instanceof Step.Forward forward) {
+            settle(what, step, new Writing(message, at, rule).note(forward.cover(), to));
         } else {
-            planned.put(what, step);
+            planned.put(what, step.with(new Sending(Letter.none(), to, at.own().identity(), false)));
         }
+    }
+
+    private void settle(String what, PlannedStep step, Writing.Result result) {
+        PlannedStep written = result.sending().map(step::with).orElse(step);
+        result.held().ifPresentOrElse(why -> hold(written, why), () -> planned.put(what, written));
     }
 
     /** A later rule may want the message out of the inbox, when the first one does not. */
     private static PlannedStep leavingToo(PlannedStep first, PlannedStep later) {
         boolean adds = ((Step.HandOn) later.step()).leaves() && !((Step.HandOn) first.step()).leaves();
-        Step step = adds ? leaving((Step.HandOn) first.step()) : first.step();
-        return new PlannedStep(
-                first.rule(), first.ruleVersion(), first.ruleName(), first.ordinal(), step, first.alsoBy());
-    }
-
-    private static Step leaving(Step.HandOn step) {
-        return step instanceof Step.Forward forward
-                ? new Step.Forward(forward.to(), forward.note(), true)
-                : new Step.Redirect(step.to(), true);
+        return adds ? first.with(((Step.HandOn) first.step()).leaving()) : first;
     }
 
     private void reply(PlannedStep step, Step.Reply reply, Rule rule) {
@@ -125,51 +144,49 @@ final class Planning {
             return;
         }
         replyAsked = true;
-        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
-                at.own(), aliases(rule), at.setting().conversation());
-        Optional<Refusal> against = fence().or(
-                        () -> replies.against(message, circumstances).stream().findFirst())
-                .or(() -> at.ledger().against(rule.id(), reply.oncePer(), at.now()));
+        Manner manner = reply.manner();
+        Optional<Refusal> against = againstAnswer(rule, manner);
         if (against.isPresent()) {
             withhold(step, against.get());
-        } else {
-            written(reply)
-                    .ifPresentOrElse(
-                            answer -> answer(planned(rule, step.ordinal(), answer)),
-                            () -> notDone.add(new NotDone(step, true, withoutText(reply), Optional.empty())));
+            return;
         }
+        MailAddress to = manner.to().in(message).orElseThrow();
+        Writing.Result result = new Writing(message, at, rule).answer(reply, to);
+        settle("reply", step, result.held().isEmpty() && at.isOverLate() ? result.held(Reason.OVER_LATE) : result);
+        result.sending()
+                .filter(sending -> planned.containsKey("reply"))
+                .ifPresent(sending -> copies(step, manner.copies(), sending));
     }
 
-    private void answer(PlannedStep step) {
-        if (at.isOverLate()) {
-            notDone.add(new NotDone(step, true, Reason.OVER_LATE, Optional.empty()));
-        } else {
-            planned.put("reply", step);
-        }
+    /** Only an answer with the original in it could carry out what the fence keeps in. */
+    private Optional<Refusal> againstAnswer(Rule rule, Manner manner) {
+        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
+                at.own(), aliases(rule), at.setting().conversation() && !manner.inConversations(), manner.to());
+        return fence().filter(f -> manner.quotes())
+                .or(() -> replies.against(message, circumstances).stream().findFirst())
+                .or(() -> at.ledger()
+                        .against(
+                                Ledger.key(rule.id(), manner),
+                                manner.often(),
+                                Ledger.writers(message, manner.to()),
+                                at.now()));
     }
 
-    private Reason withoutText(Step.Reply reply) {
-        return reply.template().flatMap(at::template).isEmpty() ? Reason.TEMPLATE_GONE : Reason.TEMPLATE_EMPTY;
-    }
-
-    /** The answer with its text; empty where its template is gone, or has none for this message. */
-    private Optional<Step> written(Step.Reply reply) {
-        if (reply.template().isEmpty()) {
-            return Optional.of(reply);
+    private void copies(PlannedStep step, List<MailAddress> to, Sending answer) {
+        for (MailAddress one : to) {
+            PlannedStep copy = step.with(new Sending(answer.letter(), one, answer.from(), true));
+            if (at.mayGetMail(one)) {
+                planned.put("copy of the answer " + one.key(), copy);
+            } else {
+                hold(copy, new Refusal(Reason.OUTSIDE, Optional.of(one.address())));
+            }
         }
-        Filling filling = new Filling(
-                message, at.own(), at.setting().received(), at.setting().zone());
-        return reply.template()
-                .flatMap(at::template)
-                .map(template -> template.fill(filling))
-                .filter(answer -> !answer.text().isBlank())
-                .map(answer -> new Step.Reply(answer.subject(), answer.text(), reply.oncePer()));
     }
 
     /** To keep goes before to get rid of, and so does to file (RFC 5228 §4.3: keep and fileinto cancel discard). */
     private void settleCollisions() {
         boolean kept = isPlanned(StepKind.KEEP);
-        boolean filed = isPlanned(StepKind.FILE);
+        boolean filed = isPlanned(StepKind.FILE) || isPlanned(StepKind.ARCHIVE);
         if (!kept && !filed) {
             return;
         }
@@ -185,6 +202,10 @@ final class Planning {
 
     private Optional<Refusal> fence() {
         return fenced ? Optional.of(Refusal.of(Reason.FENCE)) : Optional.empty();
+    }
+
+    private void hold(PlannedStep step, Refusal refusal) {
+        notDone.add(new NotDone(step, true, refusal.reason(), refusal.detail()));
     }
 
     private void withhold(PlannedStep step, Refusal refusal) {

@@ -8,8 +8,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
-import app.jubek.core.template.Template;
-import app.jubek.core.template.TemplateId;
+import app.jubek.core.template.Prepared;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -23,7 +22,7 @@ import java.util.Set;
  * @param setting what criteria ask for, too
  * @param opening by which schedules go
  * @param onSince when each rule was last switched on; a rule not named was always on
- * @param templates of the mailbox, by id
+ * @param prepared templates and documents of the mailbox
  * @param agreed which addresses outside the own domains have agreed to get mail
  */
 public record Surroundings(
@@ -32,7 +31,7 @@ public record Surroundings(
         Ledger ledger,
         HopMark hops,
         Map<RuleId, Instant> onSince,
-        Map<TemplateId, Template> templates,
+        Prepared prepared,
         Agreed agreed) {
     private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
 
@@ -63,7 +62,6 @@ public record Surroundings(
 
     public Surroundings {
         onSince = Map.copyOf(onSince);
-        templates = Map.copyOf(templates);
     }
 
     public OwnSide own() {
@@ -72,10 +70,6 @@ public record Surroundings(
 
     public Instant now() {
         return setting.now();
-    }
-
-    Optional<Template> template(TemplateId id) {
-        return Optional.ofNullable(templates.get(id));
     }
 
     /** Whether mail may be handed on to an address. */

@@ -68,12 +68,6 @@ public final class Origin {
     }
 
     private static String token(String value) {
-        String plain = value;
-        String before;
-        do {
-            before = plain;
-            plain = plain.replaceAll("\\([^()]*\\)", " ");
-        } while (!plain.equals(before));
-        return plain.split(";", 2)[0].strip().toLowerCase(Locale.ROOT);
+        return Comments.removed(value).split(";", 2)[0].strip().toLowerCase(Locale.ROOT);
     }
 }

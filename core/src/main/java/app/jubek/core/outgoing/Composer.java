@@ -6,9 +6,11 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.plan.Sending;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Letter;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
@@ -18,11 +20,16 @@ public final class Composer {
     private final OwnSide own;
     private final HopMark hops;
     private final ZoneId zone;
+    private final DocumentOctets documents;
 
-    public Composer(OwnSide own, HopMark hops, ZoneId zone) {
+    /**
+     * @param zone of the Date field
+     */
+    public Composer(OwnSide own, HopMark hops, ZoneId zone, DocumentOctets documents) {
         this.own = own;
         this.hops = hops;
         this.zone = zone;
+        this.documents = documents;
     }
 
     /**
@@ -33,49 +40,41 @@ public final class Composer {
     public record Original(ReadMessage message, Octets octets, String digest) {}
 
     /**
-     * @throws IllegalArgumentException when the step is none that leaves, or there is nobody to answer
+     * @throws IllegalArgumentException when nothing is to be sent
      */
     public Composed compose(PlannedStep planned, Original original, Instant now) {
-        Step step = planned.step();
-        if (step instanceof Step.Forward forward) {
-            return forward(planned, forward, original, now);
+        Sending sending = planned.sending()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "a step that is to be " + planned.done() + " has nothing to send"));
+        String id = OutgoingId.of(own.identity(), original.digest(), planned, sending.to());
+        Stamp stamp = new Stamp(sending.from(), sending.to(), id, now.atZone(zone));
+        if (planned.step() instanceof Step.Forward forward) {
+            String mark = hops.next(original.message(), own.identity());
+            byte[] octets =
+                    new ForwardedMessage(original, forward.cover(), sending.letter(), mark).octets(stamp, documents);
+            return new Composed(new Outgoing.HandedOn(sending.to(), Optional.of(own.identity())), id, octets);
         }
-        if (step instanceof Step.Redirect redirect) {
-            return redirect(planned, redirect, original, now);
-        }
-        if (step instanceof Step.Reply reply) {
-            return reply(planned, reply, original, now);
-        }
-        throw new IllegalArgumentException("a step that is to be " + step.done() + " sends nothing");
+        return planned.step() instanceof Step.Redirect
+                ? redirect(stamp, original.message())
+                : answer(stamp, sending, original.message());
     }
 
-    private Composed forward(PlannedStep planned, Step.Forward step, Original original, Instant now) {
-        MailAddress to = step.to().get(0);
-        String id = OutgoingId.of(own.identity(), original.digest(), planned, to);
-        Stamp stamp = new Stamp(own.identity(), to, id, now.atZone(zone));
-        String mark = hops.next(original.message(), own.identity());
-        byte[] octets = new ForwardedMessage(original, step.note(), mark).octets(stamp);
-        return new Composed(new Outgoing.HandedOn(to, Optional.of(own.identity())), id, octets);
-    }
-
-    private Composed redirect(PlannedStep planned, Step.Redirect step, Original original, Instant now) {
-        MailAddress to = step.to().get(0);
-        String id = OutgoingId.of(own.identity(), original.digest(), planned, to);
-        Stamp stamp = new Stamp(own.identity(), to, id, now.atZone(zone));
-        byte[] block = ResentBlock.octets(stamp, hops.next(original.message(), own.identity()));
-        boolean nullPath = original.message().returnPath() instanceof ReturnPath.Null;
+    private Composed redirect(Stamp stamp, ReadMessage message) {
+        byte[] block = ResentBlock.octets(stamp, hops.next(message, own.identity()));
+        boolean nullPath = message.returnPath() instanceof ReturnPath.Null;
         Optional<MailAddress> sender = nullPath ? Optional.empty() : Optional.of(own.identity());
-        return new Composed(new Outgoing.HandedOn(to, sender), id, block);
+        return new Composed(new Outgoing.HandedOn(stamp.to(), sender), stamp.messageId(), block);
     }
 
-    private Composed reply(PlannedStep planned, Step.Reply step, Original original, Instant now) {
-        MailAddress to = original.message()
-                .returnPath()
-                .address()
-                .orElseThrow(() -> new IllegalArgumentException("there is no return path to answer to"));
-        String id = OutgoingId.of(own.identity(), original.digest(), planned, to);
-        Stamp stamp = new Stamp(own.identity(), to, id, now.atZone(zone));
-        byte[] octets = ReplyMessage.octets(stamp, step, original.message());
-        return new Composed(new Outgoing.Answer(to, Optional.empty()), id, octets);
+    private Composed answer(Stamp stamp, Sending sending, ReadMessage answered) {
+        Letter letter =
+                sending.letter().under(Step.Reply.subject(sending.letter().subject(), answered.subject()));
+        if (sending.isCopy()) {
+            byte[] octets = ReplyMessage.copy(stamp, letter, answered, documents);
+            return new Composed(
+                    new Outgoing.HandedOn(stamp.to(), Optional.of(own.identity())), stamp.messageId(), octets);
+        }
+        byte[] octets = ReplyMessage.octets(stamp, letter, answered, documents);
+        return new Composed(new Outgoing.Answer(stamp.to(), Optional.empty()), stamp.messageId(), octets);
     }
 }

@@ -4,47 +4,47 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.safety.HopMark;
+import app.jubek.core.step.Cover;
+import app.jubek.core.template.Letter;
 import java.io.ByteArrayOutputStream;
-import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
- * A new message with the original's text inline under its main fields, and its attachments bit for bit. Where the
- * original could be read only in part, the whole of it goes along as an attached message instead.
+ * A new message with the original's text inline under its main fields, and its attachments bit for bit. Where the rule
+ * says so, or the original could be read only in part, the whole of it goes along as an attached message instead.
  */
 final class ForwardedMessage {
-    private static final String PREFIX = "Fwd: ";
-    private static final String LINE = "\r\n";
-
     private final Composer.Original original;
-    private final String note;
+    private final Cover cover;
+    private final Letter note;
     private final String hopMark;
 
-    ForwardedMessage(Composer.Original original, String note, String hopMark) {
+    ForwardedMessage(Composer.Original original, Cover cover, Letter note, String hopMark) {
         this.original = original;
+        this.cover = cover;
         this.note = note;
         this.hopMark = hopMark;
     }
 
-    byte[] octets(Stamp stamp) {
+    byte[] octets(Stamp stamp, DocumentOctets documents) {
         ReadMessage message = original.message();
+        LetterParts parts = new LetterParts(note, documents, stamp.messageId());
+        boolean inline = message.notes().isEmpty() && !cover.attached();
+        List<MimePart> all = new ArrayList<>();
+        if (inline) {
+            InlineOriginal below = new InlineOriginal(message);
+            all.add(parts.words(below.text(note.text()), below.html(note.html(), note.text())));
+            AttachedParts.of(original.octets().all()).forEach(part -> all.add(new MimePart(part)));
+        } else {
+            all.add(parts.words());
+            all.add(MimePart.message(original.octets().all()));
+        }
+        all.addAll(parts.documents());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         out.writeBytes(header(stamp).octets());
-        boolean inline = message.notes().isEmpty();
-        List<byte[]> parts = inline ? AttachedParts.of(original.octets().all()) : List.of(attachedMessage());
-        String text = inline ? inlineText() : note + LINE;
-        if (parts.isEmpty()) {
-            write(out, MessageBody.plain(text));
-            return out.toByteArray();
-        }
-        String boundary = OutgoingId.boundary(stamp.messageId());
-        write(out, "Content-Type: multipart/mixed; boundary=\"" + boundary + "\"" + LINE + LINE);
-        write(out, "--" + boundary + LINE + MessageBody.plain(text));
-        for (byte[] part : parts) {
-            write(out, LINE + "--" + boundary + LINE);
-            out.writeBytes(part);
-        }
-        write(out, LINE + "--" + boundary + "--" + LINE);
+        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).octets());
         return out.toByteArray();
     }
 
@@ -53,9 +53,10 @@ final class ForwardedMessage {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
-                .withText("Subject", PREFIX + message.subject())
+                .withText("Subject", cover.subject().of(message.subject()))
                 .raw("Date", stamp.date())
                 .raw("Message-ID", stamp.messageId());
+        header.with("Reply-To", answersTo(stamp.from()));
         List<String> references = ReplyMessage.references(message);
         if (!references.isEmpty()) {
             header.raw("References", String.join(" ", references));
@@ -65,50 +66,15 @@ final class ForwardedMessage {
                 .raw("MIME-Version", "1.0");
     }
 
-    private String inlineText() {
+    /** Nobody where answers go to the identity anyway. */
+    private List<MailAddress> answersTo(MailAddress us) {
+        if (cover.answers() == Cover.AnswersGo.TO_US) {
+            return List.of();
+        }
         ReadMessage message = original.message();
-        StringBuilder text = new StringBuilder();
-        if (!note.isBlank()) {
-            text.append(note.strip()).append(LINE).append(LINE);
-        }
-        text.append("---------- original message ----------").append(LINE);
-        mainField(text, "From", message.in(Role.FROM));
-        message.values("Date").stream().findFirst().ifPresent(d -> line(text, "Date", d));
-        line(text, "Subject", message.subject());
-        mainField(text, "To", message.in(Role.TO));
-        mainField(text, "Cc", message.in(Role.CC));
-        text.append(LINE).append(String.join(LINE + LINE, message.texts()));
-        return text.toString();
-    }
-
-    private static void mainField(StringBuilder text, String name, List<MailAddress> addresses) {
-        if (!addresses.isEmpty()) {
-            line(
-                    text,
-                    name,
-                    String.join(
-                            ", ",
-                            addresses.stream().map(ForwardedMessage::shown).toList()));
-        }
-    }
-
-    private static String shown(MailAddress address) {
-        return address.name().isBlank() ? address.address() : address.name() + " <" + address.address() + ">";
-    }
-
-    private static void line(StringBuilder text, String name, String value) {
-        text.append(name).append(": ").append(HeaderBlock.clean(value)).append(LINE);
-    }
-
-    private byte[] attachedMessage() {
-        ByteArrayOutputStream part = new ByteArrayOutputStream();
-        write(part, "Content-Type: message/rfc822" + LINE + "Content-Transfer-Encoding: 8bit" + LINE);
-        write(part, "Content-Disposition: attachment; filename=\"original.eml\"" + LINE + LINE);
-        part.writeBytes(original.octets().all());
-        return part.toByteArray();
-    }
-
-    private static void write(ByteArrayOutputStream out, String text) {
-        out.writeBytes(text.getBytes(StandardCharsets.UTF_8));
+        List<MailAddress> writers =
+                message.in(Role.REPLY_TO).isEmpty() ? message.in(Role.FROM) : message.in(Role.REPLY_TO);
+        Stream<MailAddress> ours = cover.answers() == Cover.AnswersGo.TO_BOTH ? Stream.of(us) : Stream.empty();
+        return Stream.concat(writers.stream(), ours).toList();
     }
 }

@@ -2,6 +2,8 @@ package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.stream.Collectors;
 import org.apache.james.mime4j.codec.EncoderUtil;
 import org.apache.james.mime4j.util.MimeUtil;
 
@@ -10,10 +12,21 @@ final class HeaderBlock {
     private final StringBuilder lines = new StringBuilder();
 
     HeaderBlock with(String name, MailAddress address) {
-        String plain = "<" + address.address() + ">";
+        return raw(name, written(address));
+    }
+
+    /** No field for nobody. */
+    HeaderBlock with(String name, List<MailAddress> addresses) {
+        return addresses.isEmpty()
+                ? this
+                : raw(name, addresses.stream().map(HeaderBlock::written).collect(Collectors.joining(", ")));
+    }
+
+    private static String written(MailAddress address) {
         String shown = clean(address.name());
-        String phrase = shown.isEmpty() ? "" : EncoderUtil.encodeAddressDisplayName(shown) + " ";
-        return raw(name, shown.isEmpty() ? address.address() : phrase + plain);
+        return shown.isEmpty()
+                ? address.address()
+                : EncoderUtil.encodeAddressDisplayName(shown) + " <" + address.address() + ">";
     }
 
     HeaderBlock withText(String name, String text) {

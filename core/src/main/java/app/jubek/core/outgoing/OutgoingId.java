@@ -2,6 +2,7 @@ package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.plan.Sending;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -21,7 +22,7 @@ final class OutgoingId {
                 planned.rule().value(),
                 Integer.toString(planned.ruleVersion()),
                 Integer.toString(planned.ordinal()),
-                to.key());
+                to.key() + (planned.sending().filter(Sending::isCopy).isPresent() ? " copy" : ""));
         return "<" + hex(what) + "@" + mailbox.domain() + ">";
     }
 

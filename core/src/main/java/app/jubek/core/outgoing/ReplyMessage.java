@@ -1,34 +1,51 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.step.Step;
+import app.jubek.core.template.Letter;
 import java.io.ByteArrayOutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 
-/** An automatic answer (RFC 3834 §3): threaded, marked as automatic, to the return path. */
+/** An automatic answer (RFC 3834 §3): threaded and marked as automatic. */
 final class ReplyMessage {
     private static final int MAX_REFERENCES = 20;
 
     private ReplyMessage() {}
 
-    static byte[] octets(Stamp stamp, Step.Reply reply, ReadMessage answered) {
+    static byte[] octets(Stamp stamp, Letter letter, ReadMessage answered, DocumentOctets documents) {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
-                .withText("Subject", reply.subjectTo(answered.subject()))
+                .withText("Subject", letter.subject())
                 .raw("Date", stamp.date())
                 .raw("Message-ID", stamp.messageId());
         answered.messageId().ifPresent(id -> header.raw("In-Reply-To", id));
+        return whole(threaded(header, answered).raw("Auto-Submitted", "auto-replied"), stamp, letter, documents);
+    }
+
+    /** What a colleague gets of it, as a message of its own: it answers nothing that the colleague wrote. */
+    static byte[] copy(Stamp stamp, Letter letter, ReadMessage answered, DocumentOctets documents) {
+        HeaderBlock header = new HeaderBlock()
+                .with("From", stamp.from())
+                .with("To", stamp.to())
+                .withText("Subject", "Copy: " + letter.subject())
+                .raw("Date", stamp.date())
+                .raw("Message-ID", stamp.messageId());
+        return whole(threaded(header, answered).raw("Auto-Submitted", "auto-generated"), stamp, letter, documents);
+    }
+
+    private static HeaderBlock threaded(HeaderBlock header, ReadMessage answered) {
         List<String> references = references(answered);
-        if (!references.isEmpty()) {
-            header.raw("References", String.join(" ", references));
-        }
-        header.raw("Auto-Submitted", "auto-replied").raw("MIME-Version", "1.0");
+        return references.isEmpty() ? header : header.raw("References", String.join(" ", references));
+    }
+
+    private static byte[] whole(HeaderBlock header, Stamp stamp, Letter letter, DocumentOctets documents) {
+        LetterParts parts = new LetterParts(letter, documents, stamp.messageId());
+        List<MimePart> all = new ArrayList<>(List.of(parts.words()));
+        all.addAll(parts.documents());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(header.octets());
-        out.writeBytes(MessageBody.plain(reply.text()).getBytes(StandardCharsets.UTF_8));
+        out.writeBytes(header.raw("MIME-Version", "1.0").octets());
+        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).octets());
         return out.toByteArray();
     }
 

@@ -1,34 +1,54 @@
 package app.jubek.core.people;
 
 import app.jubek.core.address.MailAddress;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.Optional;
 
 /**
- * The people a mailbox knows, at one moment.
- *
- * @param known addresses as they are compared ({@link MailAddress#key})
- * @param groups by name in lower case, the addresses in each
+ * The people and groups a mailbox knows, at one moment.
  */
-public record AddressBook(Set<String> known, Map<String, Set<String>> groups) {
-    public AddressBook {
-        known = Set.copyOf(known);
-        groups = groups.entrySet().stream()
-                .collect(Collectors.toUnmodifiableMap(
-                        e -> e.getKey().toLowerCase(Locale.ROOT), e -> Set.copyOf(e.getValue())));
+public final class AddressBook {
+    private final Map<String, Person> byAddress = new HashMap<>();
+    private final Map<String, PeopleGroup> byName = new HashMap<>();
+
+    private AddressBook() {}
+
+    /** Where two people share an address, it is the first one's. */
+    public static AddressBook of(List<Person> people, List<PeopleGroup> groups) {
+        AddressBook book = new AddressBook();
+        people.forEach(
+                person -> person.addresses().forEach(address -> book.byAddress.putIfAbsent(address.key(), person)));
+        groups.forEach(group -> book.byName.putIfAbsent(key(group.name()), group));
+        return book;
     }
 
     public static AddressBook empty() {
-        return new AddressBook(Set.of(), Map.of());
+        return new AddressBook();
+    }
+
+    public Optional<Person> person(MailAddress address) {
+        return Optional.ofNullable(byAddress.get(address.key()));
     }
 
     public boolean knows(MailAddress address) {
-        return known.contains(address.key());
+        return byAddress.containsKey(address.key());
+    }
+
+    /** Everybody in a group; nobody where there is no such group. */
+    public List<MailAddress> members(String group) {
+        return Optional.ofNullable(byName.get(key(group)))
+                .map(PeopleGroup::members)
+                .orElse(List.of());
     }
 
     public boolean isIn(String group, MailAddress address) {
-        return groups.getOrDefault(group.toLowerCase(Locale.ROOT), Set.of()).contains(address.key());
+        return members(group).stream().anyMatch(address::sameAs);
+    }
+
+    private static String key(String name) {
+        return name.strip().toLowerCase(Locale.ROOT);
     }
 }

@@ -3,6 +3,7 @@ package app.jubek.core.people;
 import app.jubek.core.address.Domains;
 import app.jubek.core.address.MailAddress;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -26,6 +27,18 @@ public record OwnSide(MailAddress identity, List<MailAddress> addresses, List<St
     /** Whether mail to this address stays inside the organisation. */
     public boolean isInside(MailAddress address) {
         return domains.stream().anyMatch(own -> Domains.isAtOrBelow(address.domain(), own));
+    }
+
+    /** Whether a server is one of the organisation's, by its name. */
+    public boolean isOurServer(String name) {
+        return domains.stream().anyMatch(own -> Domains.isAtOrBelow(Domains.toAscii(name), own));
+    }
+
+    /** An own address with the name the mailbox writes under; empty where the address is not ours. */
+    public Optional<MailAddress> writingAs(MailAddress address) {
+        return keys().contains(address.key())
+                ? Optional.of(address.named(address.name().isBlank() ? identity.name() : address.name()))
+                : Optional.empty();
     }
 
     private Set<String> keys() {

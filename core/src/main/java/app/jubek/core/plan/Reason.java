@@ -25,6 +25,12 @@ public enum Reason {
     ANSWERS_A_DAY("this writer had three automatic answers within a day", "RFC 3834 §2"),
     TEMPLATE_GONE("the template of its answer is gone", ""),
     TEMPLATE_EMPTY("the template of its answer says nothing to this message", ""),
+    DOCUMENT_GONE("a document of its answer is gone", ""),
+    DOCUMENTS_TOO_LARGE("the documents of its answer are too large to go along", ""),
+    DOCUMENTS_TO_A_STRANGER("its large documents would go to somebody unknown", "RFC 3834 §2"),
+    NOBODY_TO_ANSWER("the address its answer is to go to is not to be found in it", ""),
+    IDENTITY_NOT_OURS("the address it is to be written as is not the mailbox’s own", ""),
+    GROUP_EMPTY("there is nobody in the group it is to go to", ""),
     OVERTAKEN("an earlier rule answers it", "one answer to a message"),
     FENCE("the mailbox's fence keeps it in", ""),
     LOOP("it has been through this mailbox already", "RFC 5321 §6.3"),
@@ -40,7 +46,8 @@ public enum Reason {
     OVER_LATE("it came in more than a day ago, and an answer so late may surprise", ""),
     RESTORED("it came in before the database was restored, so it may have left already", "");
 
-    private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED);
+    private static final Set<Reason> A_PERSON_MAY_OVERRULE =
+            EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER);
 
     private final String words;
     private final String source;

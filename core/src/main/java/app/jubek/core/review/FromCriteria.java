@@ -75,7 +75,8 @@ final class FromCriteria {
         }
         List<MailAddress> others =
                 handOn.to().stream().filter(to -> !own.isOwn(to)).toList();
-        return others.isEmpty() ? Stream.empty() : Stream.of(handOn.narrowedTo(others));
+        boolean nobody = others.isEmpty() && handOn.groups().isEmpty();
+        return nobody ? Stream.empty() : Stream.of(handOn.to(others));
     }
 
     static Stream<Step.HandOn> handsOn(Rule rule) {

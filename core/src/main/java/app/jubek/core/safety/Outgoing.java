@@ -15,4 +15,7 @@ public sealed interface Outgoing {
 
     /** An automatic answer. */
     record Answer(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+
+    /** A message to an own alias, to see whether it arrives. */
+    record SelfTest(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
 }

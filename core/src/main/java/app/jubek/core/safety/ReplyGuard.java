@@ -9,9 +9,12 @@ import app.jubek.core.message.SentBy;
 import app.jubek.core.message.WellKnown;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.step.AnswersTo;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Every reason not to answer a message automatically (RFC 3834 §2, RFC 5230 §4.5 and §4.6). */
@@ -27,13 +30,23 @@ public final class ReplyGuard {
 
     /**
      * @param aliases recipient addresses that the rule names: they count as own
-     * @param conversation whether it answers something this mailbox sent
+     * @param conversation whether it answers something this mailbox sent, and such are left to people
+     * @param to where the answer is to go
      */
-    public record Circumstances(OwnSide own, List<MailAddress> aliases, boolean conversation) {
+    public record Circumstances(OwnSide own, List<MailAddress> aliases, boolean conversation, AnswersTo to) {
         public Circumstances {
             aliases = List.copyOf(aliases);
         }
+
+        /** Whether the message comes from a form that the rule allows by name, so that a machine may have written it. */
+        private boolean isForm(ReadMessage message) {
+            return to instanceof AnswersTo.InText found && found.isForm(message);
+        }
     }
+
+    /** What does not stand against an answer to a form's mail: these are told of the machine, not of the person. */
+    private static final Set<Reason> OF_A_FORM =
+            EnumSet.of(Reason.NULL_RETURN_PATH, Reason.NO_RETURN_PATH, Reason.AUTOMATIC, Reason.NO_REPLY_WRITER);
 
     /** All reasons that hold, most telling first; empty when nothing stands against an answer. */
     public List<Refusal> against(ReadMessage message, Circumstances at) {
@@ -51,7 +64,30 @@ public final class ReplyGuard {
         if (at.conversation()) {
             found.add(Refusal.of(Reason.CONVERSATION));
         }
-        return List.copyOf(found);
+        boolean generated = Origin.autoSubmitted(message.fields())
+                .filter(how -> !how.equals("auto-generated"))
+                .isEmpty();
+        boolean form = at.isForm(message) && generated;
+        return Stream.concat(
+                        found.stream().filter(refusal -> !(form && OF_A_FORM.contains(refusal.reason()))),
+                        recipient(message, at).stream())
+                .toList();
+    }
+
+    /** Who would get the answer, where that is not the writer: there has to be one, and no machine and not ourselves. */
+    private static Optional<Refusal> recipient(ReadMessage message, Circumstances at) {
+        if (at.to() == AnswersTo.Header.RETURN_PATH) {
+            return Optional.empty();
+        }
+        Optional<MailAddress> to = at.to().in(message);
+        if (to.isEmpty()) {
+            return Optional.of(Refusal.of(Reason.NOBODY_TO_ANSWER, at.to().inWords()));
+        }
+        List<MailAddress> one = List.of(to.get());
+        return first(one, WellKnown::isSystem, Reason.SYSTEM_WRITER)
+                .or(() -> first(one, WellKnown::isPostmaster, Reason.POSTMASTER))
+                .or(() -> first(one, at.own()::isOwn, Reason.OWN_WRITER))
+                .or(() -> first(one, WellKnown::isNoReply, Reason.NO_REPLY_WRITER));
     }
 
     private static Optional<Refusal> path(ReadMessage message) {

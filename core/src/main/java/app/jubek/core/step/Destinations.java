@@ -4,25 +4,29 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Destinations of a step that hands on. */
 final class Destinations {
     private Destinations() {}
 
-    static List<MailAddress> checked(List<MailAddress> to) {
+    static List<MailAddress> checked(List<MailAddress> to, List<String> groups) {
         List<MailAddress> once = new ArrayList<>();
         for (MailAddress address : to) {
             if (once.stream().noneMatch(address::sameAs)) {
                 once.add(address);
             }
         }
-        if (once.isEmpty()) {
+        if (once.isEmpty() && groups.isEmpty()) {
             throw new IllegalArgumentException("name at least one address to hand the message on to");
         }
         return List.copyOf(once);
     }
 
-    static String inWords(List<MailAddress> to) {
-        return Words.and(to.stream().map(MailAddress::address).toList());
+    static String inWords(List<MailAddress> to, List<String> groups) {
+        return Words.and(Stream.concat(
+                        to.stream().map(MailAddress::address),
+                        groups.stream().map(group -> "the group " + Words.quoted(group)))
+                .toList());
     }
 }

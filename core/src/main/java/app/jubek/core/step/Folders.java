@@ -11,4 +11,9 @@ final class Folders {
         }
         return name;
     }
+
+    /** A value as the name of one folder. */
+    static String part(String value) {
+        return value.replaceAll("[/\\\\%*\\p{Cc}]", "_").strip();
+    }
 }

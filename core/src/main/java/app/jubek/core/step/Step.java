@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.text.Words;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
@@ -17,16 +18,22 @@ public sealed interface Step {
     /**
      * A new message from the mailbox's identity, with the original in it.
      *
-     * @param note stands above the original; may be empty
+     * @param to addresses
+     * @param groups of the address book, by name; everybody in them
      * @param leaves the message leaves the inbox once it is handed on
      */
-    record Forward(List<MailAddress> to, String note, boolean leaves) implements Step, HandOn {
+    record Forward(List<MailAddress> to, List<String> groups, Cover cover, boolean leaves) implements Step, HandOn {
+        public Forward(List<MailAddress> to, String note, boolean leaves) {
+            this(to, List.of(), Cover.note(note), leaves);
+        }
+
         public Forward(List<MailAddress> to, String note) {
             this(to, note, false);
         }
 
         public Forward {
-            to = Destinations.checked(to);
+            groups = List.copyOf(groups);
+            to = Destinations.checked(to, groups);
         }
 
         @Override
@@ -36,22 +43,29 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "forwarded to " + Destinations.inWords(to);
+            return "forwarded to " + Destinations.inWords(to, groups);
         }
     }
 
     /**
      * The same message handed on, its octets unchanged (RFC 5322 §3.6.6).
      *
+     * @param to addresses
+     * @param groups of the address book, by name; everybody in them
      * @param leaves the message leaves the inbox once it is handed on
      */
-    record Redirect(List<MailAddress> to, boolean leaves) implements Step, HandOn {
+    record Redirect(List<MailAddress> to, List<String> groups, boolean leaves) implements Step, HandOn {
         public Redirect(List<MailAddress> to) {
             this(to, false);
         }
 
+        public Redirect(List<MailAddress> to, boolean leaves) {
+            this(to, List.of(), leaves);
+        }
+
         public Redirect {
-            to = Destinations.checked(to);
+            groups = List.copyOf(groups);
+            to = Destinations.checked(to, groups);
         }
 
         @Override
@@ -61,27 +75,24 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "redirected to " + Destinations.inWords(to);
+            return "redirected to " + Destinations.inWords(to, groups);
         }
     }
 
     /**
      * An answer in the mailbox's name, written here or taken from a template.
      *
-     * @param template whose subject and text are filled from the message answered; then there are none here
+     * @param template whose words are filled from the message answered; then there are none here
      * @param subject empty for "Auto: " and the subject answered (RFC 3834 §3.1.5)
      * @param text plain text
-     * @param oncePer how long one writer gets no second answer from the same rule; at least a day
      */
-    record Reply(Optional<TemplateId> template, String subject, String text, Duration oncePer) implements Step {
-        public static final Duration ONCE_PER = Duration.ofDays(7);
-
+    record Reply(Optional<TemplateId> template, String subject, String text, Manner manner) implements Step {
         public Reply(String subject, String text, Duration oncePer) {
-            this(Optional.empty(), subject, text, oncePer);
+            this(Optional.empty(), subject, text, Manner.usual(Often.once(oncePer)));
         }
 
-        public Reply(TemplateId template, Duration oncePer) {
-            this(Optional.of(template), "", "", oncePer);
+        public Reply(TemplateId template, Manner manner) {
+            this(Optional.of(template), "", "", manner);
         }
 
         public Reply {
@@ -91,14 +102,11 @@ public sealed interface Step {
             if (template.isEmpty() && text.isBlank()) {
                 throw new IllegalArgumentException("the answer has no text: write one");
             }
-            if (oncePer.compareTo(Duration.ofDays(1)) < 0) {
-                throw new IllegalArgumentException("an answer goes to one writer at most once in one day or longer");
-            }
         }
 
-        /** The subject of an answer to a message with that subject. */
-        public String subjectTo(String answered) {
-            return subject.isBlank() ? "Auto: " + answered : subject;
+        /** The subject of an answer: its own, else "Auto: " and the subject answered. */
+        public static String subject(String own, String answered) {
+            return own.isBlank() ? "Auto: " + answered : own;
         }
 
         @Override
@@ -112,10 +120,24 @@ public sealed interface Step {
         }
     }
 
-    /** Moved to a folder, which is made when it is missing. */
-    record File(String folder) implements Step {
+    /**
+     * Moved to a folder, which is made when it is missing.
+     *
+     * @param folder with "/" between folders within folders
+     * @param perSender into a folder of its own below that for each sender the rule names
+     */
+    record File(String folder, boolean perSender) implements Step {
+        public File(String folder) {
+            this(folder, false);
+        }
+
         public File {
             folder = Folders.named(folder);
+        }
+
+        /** Below its folder, one named for a sender. */
+        public File below(String sender) {
+            return new File(folder + "/" + Folders.part(sender));
         }
 
         @Override
@@ -125,7 +147,7 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "filed in " + folder;
+            return "filed in " + folder + (perSender ? ", one folder for each sender" : "");
         }
     }
 
@@ -184,6 +206,60 @@ public sealed interface Step {
         }
     }
 
+    /**
+     * Flagged, and tagged with the last day on which a person wants to look at it.
+     *
+     * @param days after the day it came in; 0 for that very day
+     */
+    record LookBy(int days) implements Step {
+        /** Before the day, as 2026-12-01. */
+        public static final String TAG = "look-by-";
+
+        private static final int MOST = 365;
+
+        public LookBy {
+            if (days < 0 || days > MOST) {
+                throw new IllegalArgumentException("a message is to be looked at within 0 to " + MOST + " days");
+            }
+        }
+
+        public Mark mark(LocalDate cameIn) {
+            return new Mark(List.of(Flag.FLAGGED.imap(), TAG + cameIn.plusDays(days)), List.of());
+        }
+
+        @Override
+        public StepKind kind() {
+            return StepKind.MARK;
+        }
+
+        @Override
+        public String done() {
+            return "flagged to be looked at "
+                    + (days == 0 ? "the same day" : "within " + (days == 1 ? "a day" : days + " days"));
+        }
+    }
+
+    /** Told about in the browser, with a sound. */
+    record Tell(Sound sound) implements Step {
+        @Override
+        public StepKind kind() {
+            return StepKind.TELL;
+        }
+
+        @Override
+        public String done() {
+            return "told about";
+        }
+    }
+
+    /** Sounds that ship with Jubek. */
+    enum Sound {
+        NONE,
+        DROP,
+        BELL,
+        WOOD
+    }
+
     /** Steps that say nothing beyond what they are. */
     enum Plain implements Step {
         /** Moved to the trash. */
@@ -192,8 +268,8 @@ public sealed interface Step {
         DELETE(StepKind.DELETE, "deleted for good"),
         /** Left in the inbox, whatever else happens to it. */
         KEEP(StepKind.KEEP, "kept in the inbox"),
-        /** Told about in the browser. */
-        TELL(StepKind.TELL, "told about");
+        /** Moved to the folder that the mail server keeps for it (RFC 6154 §2). */
+        ARCHIVE(StepKind.ARCHIVE, "archived");
 
         private final StepKind kind;
         private final String done;
@@ -218,13 +294,29 @@ public sealed interface Step {
     sealed interface HandOn extends Step permits Forward, Redirect {
         List<MailAddress> to();
 
+        List<String> groups();
+
         boolean leaves();
 
-        /** The same step to some of its destinations. */
-        default HandOn narrowedTo(List<MailAddress> some) {
+        /** The same step to one address. */
+        default HandOn narrowedTo(MailAddress one) {
+            return with(List.of(one), List.of(), leaves());
+        }
+
+        /** The same step to other addresses, and to its groups as before. */
+        default HandOn to(List<MailAddress> others) {
+            return with(others, groups(), leaves());
+        }
+
+        /** The same step, after which the message leaves the inbox. */
+        default HandOn leaving() {
+            return with(to(), groups(), true);
+        }
+
+        private HandOn with(List<MailAddress> to, List<String> groups, boolean leaves) {
             return this instanceof Forward forward
-                    ? new Forward(some, forward.note(), forward.leaves())
-                    : new Redirect(some, leaves());
+                    ? new Forward(to, groups, forward.cover(), leaves)
+                    : new Redirect(to, groups, leaves);
         }
     }
 }

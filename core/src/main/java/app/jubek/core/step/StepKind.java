@@ -9,6 +9,7 @@ public enum StepKind {
     MARK,
     COPY,
     FILE,
+    ARCHIVE,
     TRASH,
     DELETE,
     KEEP;
@@ -24,7 +25,7 @@ public enum StepKind {
 
     /** Whether it takes the message out of the inbox. */
     public boolean removes() {
-        return this == FILE || this == TRASH || this == DELETE;
+        return this == FILE || this == ARCHIVE || this == TRASH || this == DELETE;
     }
 
     /** Whether doing it twice for one person would do harm. */

@@ -14,7 +14,10 @@ public enum Field {
     RECEIVED_TIME("received.time", "the time it came in", false),
     MAILBOX_NAME("mailbox.name", "the mailbox’s name", true),
     MAILBOX_ADDRESS("mailbox.address", "the mailbox’s address", false),
-    RECIPIENT_ADDRESS("recipient.address", "the address it was written to", false);
+    RECIPIENT_ADDRESS("recipient.address", "the address it was written to", false),
+    CONTACT_NAME("contact.name", "the writer’s name in the address book", true),
+    CONTACT_ORGANISATION("contact.organisation", "the writer’s organisation in the address book", true),
+    CONTACT_PHONE("contact.phone", "the writer’s telephone number in the address book", true);
 
     private final String key;
     private final String words;

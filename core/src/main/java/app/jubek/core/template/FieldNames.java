@@ -6,51 +6,69 @@ import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Collects the fields of a text; refuses what is none. */
-final class FieldNames implements Mustache.Visitor {
-    private final String where;
-    private final Set<Field> found = new LinkedHashSet<>();
+/** Collects the fields of texts; refuses what is none. */
+final class FieldNames {
+    private final Set<Field> fields = new LinkedHashSet<>();
+    private final Set<String> captured = new LinkedHashSet<>();
 
-    FieldNames(String where) {
-        this.where = where;
+    Set<Field> fields() {
+        return fields;
     }
 
-    Set<Field> found() {
-        return found;
+    Set<String> captured() {
+        return captured;
     }
 
-    @Override
-    public void visitText(String text) {
-        if (text.contains("{{") || text.contains("}}")) {
-            throw new IllegalArgumentException("the braces around a field don't close in the " + where);
+    /** To look at one of the texts. */
+    Mustache.Visitor in(String where) {
+        return new Collecting(where);
+    }
+
+    private final class Collecting implements Mustache.Visitor {
+        private final String where;
+
+        Collecting(String where) {
+            this.where = where;
         }
-    }
 
-    @Override
-    public void visitVariable(String name) {
-        found.add(Field.of(name)
-                .orElseThrow(() -> new IllegalArgumentException("there is no field {{" + name + "}}, used in the "
-                        + where + "; the fields are "
-                        + Arrays.stream(Field.values()).map(Field::key).collect(Collectors.joining(", ")))));
-    }
+        @Override
+        public void visitText(String text) {
+            if (text.contains("{{") || text.contains("}}")) {
+                throw new IllegalArgumentException("the braces around a field don't close in the " + where);
+            }
+        }
 
-    @Override
-    public boolean visitInclude(String name) {
-        throw onlyFields("{{>" + name + "}}");
-    }
+        @Override
+        public void visitVariable(String name) {
+            if (name.matches("captured\\.[A-Za-z][A-Za-z0-9_]*")) {
+                captured.add(name.substring(Template.CAPTURED.length()));
+                return;
+            }
+            fields.add(Field.of(name)
+                    .orElseThrow(() -> new IllegalArgumentException("there is no field {{" + name
+                            + "}}, used in the " + where + "; the fields are "
+                            + Arrays.stream(Field.values()).map(Field::key).collect(Collectors.joining(", "))
+                            + ", and captured.NAME of a pattern")));
+        }
 
-    @Override
-    public boolean visitSection(String name) {
-        throw onlyFields("{{#" + name + "}}");
-    }
+        @Override
+        public boolean visitInclude(String name) {
+            throw onlyFields("{{>" + name + "}}");
+        }
 
-    @Override
-    public boolean visitInvertedSection(String name) {
-        throw onlyFields("{{^" + name + "}}");
-    }
+        @Override
+        public boolean visitSection(String name) {
+            throw onlyFields("{{#" + name + "}}");
+        }
 
-    private IllegalArgumentException onlyFields(String used) {
-        return new IllegalArgumentException(
-                "a template has fields only, and no " + used + " as in its " + where + "; give the field a fallback");
+        @Override
+        public boolean visitInvertedSection(String name) {
+            throw onlyFields("{{^" + name + "}}");
+        }
+
+        private IllegalArgumentException onlyFields(String used) {
+            return new IllegalArgumentException("a template has fields only, and no " + used + " as in its " + where
+                    + "; give the field a fallback");
+        }
     }
 }

@@ -3,30 +3,41 @@ package app.jubek.core.template;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.people.Person;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /**
  * What the fields of a template are filled from.
  *
  * @param zone in which days and times are told
+ * @param contact the writer as the address book has them
+ * @param captured what patterns of the rule took out of the message, by the name of the group
  */
-public record Filling(ReadMessage message, OwnSide own, Instant received, ZoneId zone) {
-    /** Controls, line ends and marks that turn the direction of writing: nothing of a message may bring them in. */
-    private static final Pattern UNSAFE =
-            Pattern.compile("[\\p{Cc}\\u2028\\u2029\\u200E\\u200F\\u061C\\u202A-\\u202E\\u2066-\\u2069]+");
+public record Filling(
+        ReadMessage message,
+        OwnSide own,
+        Instant received,
+        ZoneId zone,
+        Optional<Person> contact,
+        Map<String, String> captured) {
+    public Filling {
+        captured = Map.copyOf(captured);
+    }
 
     /** Empty where the message has none, or where it can't be told safely. */
     Optional<String> value(Field field, Locale language) {
-        return raw(field, language)
-                .map(text -> UNSAFE.matcher(text).replaceAll(" ").strip())
-                .filter(text -> !text.isEmpty());
+        return raw(field, language).map(Unsafe::removed).filter(text -> !text.isEmpty());
+    }
+
+    Optional<String> captured(String name) {
+        return Optional.ofNullable(captured.get(name)).map(Unsafe::removed).filter(text -> !text.isEmpty());
     }
 
     private Optional<String> raw(Field field, Locale language) {
@@ -43,6 +54,9 @@ public record Filling(ReadMessage message, OwnSide own, Instant received, ZoneId
             case MAILBOX_NAME -> Optional.of(own.identity().name());
             case MAILBOX_ADDRESS -> Optional.of(own.identity().address());
             case RECIPIENT_ADDRESS -> Optional.of(recipient());
+            case CONTACT_NAME -> contact.map(Person::name);
+            case CONTACT_ORGANISATION -> contact.map(Person::organisation);
+            case CONTACT_PHONE -> contact.map(Person::phone);
         };
     }
 

@@ -4,18 +4,20 @@ import com.samskivert.mustache.Mustache;
 import com.samskivert.mustache.MustacheException;
 import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
- * A prepared answer: plain text in Mustache syntax, of which only fields are used.
+ * A prepared answer in Mustache syntax, of which only fields are used.
  *
  * @param language of its dates
  * @param subject empty for the subject an answer has by itself
+ * @param rich the same as rich text; empty where plain text is enough
+ * @param documents that go along, in their order
  * @param fallbacks what stands in, by key, where a message has no value for a field
  */
 public record Template(
@@ -25,10 +27,18 @@ public record Template(
         Locale language,
         String subject,
         String text,
+        String rich,
+        Signature signature,
+        List<DocumentId> documents,
         Map<String, String> fallbacks) {
+    /** Before keys of what a pattern of the rule takes out of the message. */
+    public static final String CAPTURED = "captured.";
+
     private static final int LONGEST = 100_000;
     private static final Mustache.Compiler PLAIN =
             Mustache.compiler().escapeHTML(false).defaultValue("");
+    private static final Mustache.Compiler RICH =
+            Mustache.compiler().escapeHTML(true).defaultValue("");
 
     /**
      * @throws IllegalArgumentException where it has no name or text, or braces that name no field; it says which
@@ -40,46 +50,95 @@ public record Template(
         if (text.isBlank()) {
             throw new IllegalArgumentException("a template needs a text");
         }
-        if (text.length() > LONGEST) {
+        if (text.length() + rich.length() > LONGEST) {
             throw new IllegalArgumentException("a template has at most " + LONGEST + " characters");
         }
         if (!subject.equals(subject.lines().findFirst().orElse(""))) {
             throw new IllegalArgumentException("a subject is one line");
         }
+        if (rich.matches("(?s).*\\{\\{[{&].*")) {
+            throw new IllegalArgumentException("in rich text a field stands between two braces, as {{subject}}");
+        }
+        rich = RichText.cleaned(rich);
+        documents = documents.stream().distinct().toList();
         fallbacks = Map.copyOf(fallbacks);
-        fieldsOf("subject", subject);
-        fieldsOf("text", text);
+        names(subject, text, rich, signature);
     }
 
-    /** A template filled from one message. */
-    public record Filled(String subject, String text) {}
+    /** Plain text alone. */
+    public static Template plain(
+            TemplateId id,
+            int version,
+            String name,
+            Locale language,
+            String subject,
+            String text,
+            Map<String, String> fallbacks) {
+        return new Template(id, version, name, language, subject, text, "", Signature.none(), List.of(), fallbacks);
+    }
 
-    public Filled fill(Filling from) {
+    /** The same as another version. */
+    public Template as(int next) {
+        return new Template(id, next, name, language, subject, text, rich, signature, documents, fallbacks);
+    }
+
+    /** Every document it needs, its picture among them. */
+    public List<DocumentId> needs() {
+        return Stream.concat(documents.stream(), signature.picture().stream())
+                .distinct()
+                .toList();
+    }
+
+    /**
+     * @param prepared documents as they are now; one that is gone is left out
+     */
+    public Letter fill(Filling from, Prepared prepared) {
         Map<String, Object> values = new HashMap<>();
-        fields().forEach(field ->
-                put(values, field, from.value(field, language).orElse(fallbacks.getOrDefault(field.key(), ""))));
-        return new Filled(
+        FieldNames names = names(subject, text, rich, signature);
+        names.fields().forEach(field -> put(values, field.key(), from.value(field, language)));
+        names.captured().forEach(key -> put(values, CAPTURED + key, from.captured(key)));
+        String signed = PLAIN.compile(signature.text()).execute(values);
+        return new Letter(
                 PLAIN.compile(subject).execute(values).strip(),
-                PLAIN.compile(text).execute(values));
+                PLAIN.compile(text).execute(values) + (signed.isBlank() ? "" : "\n\n-- \n" + signed),
+                html(values, signed),
+                signature.picture().flatMap(prepared::document),
+                documents.stream().flatMap(d -> prepared.document(d).stream()).toList());
+    }
+
+    /** A picture needs a rich form to stand in, even where nobody wrote one. */
+    private String html(Map<String, Object> values, String signed) {
+        if (RichText.isBlank(rich) && signature.picture().isEmpty()) {
+            return "";
+        }
+        String body = RichText.isBlank(rich)
+                ? RichText.of(PLAIN.compile(text).execute(values))
+                : RICH.compile(rich).execute(values);
+        String picture = signature.picture().isEmpty() ? "" : "<p><img src=\"" + Letter.PICTURE + "\" alt=\"\"></p>";
+        return body + (signed.isBlank() ? "" : RichText.of(signed)) + picture;
     }
 
     /** Mustache looks up {@code a.b} as {@code b} of {@code a}. */
     @SuppressWarnings("unchecked")
-    private static void put(Map<String, Object> values, Field field, String value) {
-        int dot = field.key().indexOf('.');
+    private void put(Map<String, Object> values, String key, Optional<String> value) {
+        String shown = value.orElse(fallbacks.getOrDefault(key, ""));
+        int dot = key.indexOf('.');
         if (dot < 0) {
-            values.put(field.key(), value);
+            values.put(key, shown);
             return;
         }
-        Object group = values.computeIfAbsent(field.key().substring(0, dot), key -> new HashMap<String, Object>());
-        ((Map<String, Object>) group).put(field.key().substring(dot + 1), value);
+        Object group = values.computeIfAbsent(key.substring(0, dot), k -> new HashMap<String, Object>());
+        ((Map<String, Object>) group).put(key.substring(dot + 1), shown);
     }
 
     /** The fields it uses, in their order. */
     public Set<Field> fields() {
-        Set<Field> used = new LinkedHashSet<>(fieldsOf("subject", subject));
-        used.addAll(fieldsOf("text", text));
-        return used;
+        return names(subject, text, rich, signature).fields();
+    }
+
+    /** Names of the groups of the rule's patterns that it uses. */
+    public Set<String> captured() {
+        return names(subject, text, rich, signature).captured();
     }
 
     /**
@@ -87,22 +146,29 @@ public record Template(
      *
      * @param today before which dates have passed
      */
-    public List<TemplateFault> faults(LocalDate today) {
-        return new TemplateChecks(this, today).faults();
+    public List<TemplateFault> faults(LocalDate today, Prepared prepared) {
+        return new TemplateChecks(this, today, prepared).faults();
     }
 
-    private static Set<Field> fieldsOf(String where, String text) {
+    private static FieldNames names(String subject, String text, String rich, Signature signature) {
+        FieldNames names = new FieldNames();
+        visit(names, "subject", subject);
+        visit(names, "text", text);
+        visit(names, "rich text", rich);
+        visit(names, "signature", signature.text());
+        return names;
+    }
+
+    private static void visit(FieldNames names, String where, String text) {
         try {
-            FieldNames names = new FieldNames(where);
-            PLAIN.compile(text).visit(names);
-            return names.found();
+            PLAIN.compile(text).visit(names.in(where));
         } catch (MustacheException broken) {
             throw new IllegalArgumentException(
                     "the braces in the " + where + " don't close: " + broken.getMessage(), broken);
         }
     }
 
-    Optional<String> fallback(Field field) {
-        return Optional.ofNullable(fallbacks.get(field.key())).filter(f -> !f.isBlank());
+    Optional<String> fallback(String key) {
+        return Optional.ofNullable(fallbacks.get(key)).filter(f -> !f.isBlank());
     }
 }

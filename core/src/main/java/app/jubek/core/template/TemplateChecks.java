@@ -7,14 +7,19 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
 
 /** Looks a template over for what goes wrong a hundred times once it goes out (common practice). */
 final class TemplateChecks {
@@ -25,27 +30,36 @@ final class TemplateChecks {
             Pattern.compile("(?:https?://)?[\\p{L}\\d-]+(?:\\.[\\p{L}\\d-]+)+(?::\\d+)?(?:[/?#].*)?");
     private static final Pattern SAMPLES = Pattern.compile(
             "(?i)lorem ipsum|\\bxxx+\\b|\\btodo\\b|\\btbd\\b|\\[(?:name|date|datum|nom|your[^\\]]*)]|<<[^>]*>>|\\?\\?\\?");
+    private static final int MOST_NAMED = 4;
     private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}-]{3,}\\p{L}");
 
     private final Template template;
     private final LocalDate today;
+    private final Prepared prepared;
     private final String all;
     private final List<TemplateFault> faults = new ArrayList<>();
 
-    TemplateChecks(Template template, LocalDate today) {
+    TemplateChecks(Template template, LocalDate today, Prepared prepared) {
         this.template = template;
         this.today = today;
-        this.all = template.subject() + "\n" + template.text();
+        this.prepared = prepared;
+        this.all = String.join(
+                "\n",
+                template.subject(),
+                template.text(),
+                richText(),
+                template.signature().text());
     }
 
     List<TemplateFault> faults() {
+        if (template.subject().isBlank()) {
+            note(Sort.EMPTY_SUBJECT, "It has no subject: answers go out under “Auto: ” and the subject answered.");
+        }
         template.fields().stream()
-                .filter(field ->
-                        field.canBeMissing() && template.fallback(field).isEmpty())
-                .forEach(field -> note(
-                        Sort.MISSING_FALLBACK,
-                        "Where " + field.words() + " is not known, nothing stands in for {{" + field.key()
-                                + "}}: give it a fallback."));
+                .filter(Field::canBeMissing)
+                .forEach(field -> withoutFallback(field.key(), field.words() + " is not known"));
+        template.captured()
+                .forEach(name -> withoutFallback(Template.CAPTURED + name, "the pattern finds no “" + name + "”"));
         found(DATES).forEach(this::pastDate);
         found(LINKS)
                 .filter(link -> !isWhole(link))
@@ -55,7 +69,71 @@ final class TemplateChecks {
                 .forEach(sample ->
                         note(Sort.SAMPLE_TEXT, Words.quoted(sample) + " looks like text that was to be replaced."));
         speltTwoWays();
+        driftedApart();
+        documents();
         return faults;
+    }
+
+    private String richText() {
+        return Jsoup.parseBodyFragment(template.rich()).body().text();
+    }
+
+    private void withoutFallback(String key, String when) {
+        if (template.fallback(key).isEmpty()) {
+            note(
+                    Sort.MISSING_FALLBACK,
+                    "Where " + when + ", nothing stands in for {{" + key + "}}: give it a fallback.");
+        }
+    }
+
+    /** Who reads the plain form is to learn the same as who reads the rich one. */
+    private void driftedApart() {
+        if (RichText.isBlank(template.rich())) {
+            return;
+        }
+        Set<String> plain = wordsOf(template.text());
+        Set<String> rich = wordsOf(richText());
+        Set<String> links = wordsOf(String.join(
+                " ", Jsoup.parseBodyFragment(template.rich()).select("a[href]").eachAttr("href")));
+        String only = Stream.concat(
+                        plain.stream().filter(word -> !rich.contains(word) && !links.contains(word)),
+                        rich.stream().filter(word -> !plain.contains(word)))
+                .limit(MOST_NAMED)
+                .map(Words::quoted)
+                .collect(Collectors.joining(", "));
+        if (!only.isEmpty()) {
+            note(Sort.DRIFTED_APART, "Text and rich text differ: " + only + " stands in one of them only.");
+        }
+    }
+
+    private static Set<String> wordsOf(String text) {
+        return Arrays.stream(text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}{}.]+"))
+                .map(word -> word.replaceAll("^\\.+|\\.+$", ""))
+                .filter(word -> !word.isEmpty())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private void documents() {
+        for (DocumentId id : template.needs()) {
+            if (prepared.document(id).isEmpty()) {
+                note(Sort.DOCUMENT_GONE, "A document or picture of it is gone: take it out, or choose another.");
+            }
+        }
+        List<Document> all = template.needs().stream()
+                .flatMap(id -> prepared.document(id).stream())
+                .toList();
+        all.stream()
+                .filter(d -> d.lookAgainOn().filter(on -> !on.isAfter(today)).isPresent())
+                .forEach(d -> note(
+                        Sort.DOCUMENT_OLD,
+                        "The document " + Words.quoted(d.fileName()) + " is to be looked at again."));
+        long octets = all.stream().mapToLong(Document::size).sum();
+        if (octets > Document.MOST) {
+            note(
+                    Sort.TOO_LARGE,
+                    "Its documents have " + Document.inWords(octets) + " in all, and " + Document.inWords(Document.MOST)
+                            + " go along: answers from it are held.");
+        }
     }
 
     private Stream<String> found(Pattern pattern) {

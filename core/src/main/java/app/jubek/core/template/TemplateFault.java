@@ -13,6 +13,11 @@ public record TemplateFault(Sort sort, String words) {
         DATE_PAST,
         BROKEN_LINK,
         SAMPLE_TEXT,
-        SPELT_TWO_WAYS
+        SPELT_TWO_WAYS,
+        EMPTY_SUBJECT,
+        DRIFTED_APART,
+        DOCUMENT_GONE,
+        DOCUMENT_OLD,
+        TOO_LARGE
     }
 }

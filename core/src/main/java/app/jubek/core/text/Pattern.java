@@ -66,6 +66,23 @@ final class Pattern {
         return places;
     }
 
+    /** At each place its first group; all that is found there where it has none, or where that took nothing. */
+    List<String> firstGroups(CharSequence text) {
+        List<String> found = new ArrayList<>();
+        Matcher matcher = compiled.matcher(text);
+        while (matcher.find()) {
+            String group = matcher.groupCount() > 0 ? matcher.group(1) : null;
+            found.add(group == null ? matcher.group() : group);
+        }
+        return found;
+    }
+
+    /** What a named group took at the first place. */
+    Optional<String> group(String name, CharSequence text) {
+        Matcher matcher = compiled.matcher(text);
+        return matcher.find() ? Optional.ofNullable(matcher.group(name)) : Optional.empty();
+    }
+
     /** The longest run of ASCII letters and digits that can't be left out; empty when that is not easily told. */
     private static String needed(String written) {
         if (HARD_TO_TELL.matcher(written).find()) {

@@ -94,7 +94,7 @@ public final class Value {
         return comparison.isFolding() ? text.strip() : text;
     }
 
-    private static String seen(String text) {
+    static String seen(String text) {
         int sees = Limits.standard().patternChars();
         return text.length() > sees ? text.substring(0, sees) : text;
     }

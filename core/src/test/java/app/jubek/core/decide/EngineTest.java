@@ -21,7 +21,10 @@ import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Letter;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.text.Comparison;
@@ -32,6 +35,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -184,12 +188,12 @@ class EngineTest {
 
     @Test
     void anAnswerFromATemplateIsFilledFromTheMessageAndHeldWhereTheTemplateIsGone() {
-        Rule answers = rule("a", words("visit"), new Step.Reply(new TemplateId("visits"), Duration.ofDays(7)));
+        Rule answers = rule("a", words("visit"), new Step.Reply(new TemplateId("visits"), Manner.usual(Often.PRESET)));
         assertThat(decide(MAIL, answers).notDone())
                 .singleElement()
                 .satisfies(not -> assertThat(not.reason()).isEqualTo(Reason.TEMPLATE_GONE))
                 .satisfies(not -> assertThat(not.waits()).isTrue());
-        Template silent = new Template(
+        Template silent = Template.plain(
                 new TemplateId("visits"), 1, "Visits", Locale.ENGLISH, "", "{{sender.firstName}}", Map.of());
         assertThat(Engine.decide(
                                 CompiledBook.of(RuleBook.of(List.of(answers))),
@@ -198,7 +202,7 @@ class EngineTest {
                         .notDone())
                 .extracting(NotDone::reason)
                 .containsExactly(Reason.TEMPLATE_EMPTY);
-        Template template = new Template(
+        Template template = Template.plain(
                 new TemplateId("visits"),
                 1,
                 "Visits",
@@ -210,8 +214,8 @@ class EngineTest {
                 CompiledBook.of(RuleBook.of(List.of(answers))), Mails.read(MAIL), Mails.surroundings(template));
         assertThat(decision.planned())
                 .singleElement()
-                .extracting(PlannedStep::step)
-                .isEqualTo(new Step.Reply("Yes: Guided visit", "To anna@school.example", Duration.ofDays(7)));
+                .extracting(step -> step.sending().orElseThrow().letter())
+                .isEqualTo(Letter.plain("Yes: Guided visit", "To anna@school.example"));
     }
 
     @Test
@@ -277,8 +281,10 @@ class EngineTest {
     void theSameInputGivesTheSameDecision() {
         Rule rule = rule("a", words("visit"), TO_EDUCATION, ANSWER);
         assertThat(decide(MAIL, rule)).isEqualTo(decide(MAIL, rule));
-        Surroundings answered =
-                Mails.at(Mails.NOW, new Ledger(List.of(new Ledger.Entry(rule.id(), Mails.NOW.minusSeconds(60)))));
+        Surroundings answered = Mails.at(
+                Mails.NOW,
+                new Ledger(List.of(new Ledger.Entry(
+                        rule.id().value(), Set.of("anna@school.example"), Mails.NOW.minusSeconds(60)))));
         assertThat(reasons(Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(MAIL), answered)))
                 .containsExactly(Reason.ANSWERED_BEFORE);
     }

@@ -4,22 +4,46 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.decide.CompiledBook;
+import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.Engine;
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.TraceFields;
-import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
+import app.jubek.core.safety.Outgoing;
+import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Cover;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Document;
+import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.Prepared;
+import app.jubek.core.template.Signature;
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
 import jakarta.mail.Part;
 import jakarta.mail.Session;
+import jakarta.mail.internet.ContentDisposition;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Properties;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,13 +52,50 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What leaves, read again by an independent parser (Angus Mail). */
 class ComposerTest {
     private static final MailAddress EDUCATION = MailAddress.of("education@ostrel-gardens.example");
-    private final Composer composer = new Composer(Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"));
+    private static final byte[] PLAN = "not really a PDF ü".repeat(20).getBytes(StandardCharsets.UTF_8);
+    private static final Document DOCUMENT = new Document(
+            new DocumentId("plan"),
+            "Lageplan für Gäste.pdf",
+            "application/pdf",
+            PLAN.length,
+            LocalDate.EPOCH,
+            Optional.empty());
+    private static final Document LOGO = new Document(
+            new DocumentId("logo"), "logo.png", "image/png", PLAN.length, LocalDate.EPOCH, Optional.empty());
+    private static final Template VISITS = new Template(
+            new TemplateId("visits"),
+            1,
+            "Visits",
+            Locale.UK,
+            "Your visit: {{subject}}",
+            "Dear {{sender.name}}",
+            "<p>Dear <b>{{sender.name}}</b></p>",
+            new Signature("The visits desk", Optional.of(LOGO.id())),
+            List.of(DOCUMENT.id()),
+            Map.of());
+    private static final Prepared PREPARED =
+            new Prepared(Map.of(VISITS.id(), VISITS), Map.of(DOCUMENT.id(), DOCUMENT, LOGO.id(), LOGO));
+    private final Composer composer =
+            new Composer(Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), document -> PLAN);
 
     private Composed compose(Step step, String raw) {
+        return composeAll(step, raw).get(0);
+    }
+
+    /** As the engine plans it, of a rule that takes everything. */
+    private List<Composed> composeAll(Step step, String raw) {
         byte[] octets = raw.getBytes(StandardCharsets.UTF_8);
         Composer.Original original = new Composer.Original(
                 Mails.read(octets), Octets.of(octets), TraceFields.digestBelow(Octets.of(octets)));
-        return composer.compose(new PlannedStep(new RuleId("r"), 1, "r", 0, step), original, Mails.NOW);
+        Rule rule =
+                new Rule(new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(step), Ending.GOES_ON, true);
+        Decision decision = Engine.decide(
+                CompiledBook.of(RuleBook.of(List.of(rule))),
+                original.message(),
+                Mails.surroundings(PREPARED, AddressBook.empty()));
+        return decision.planned().stream()
+                .map(planned -> composer.compose(planned, original, Mails.NOW))
+                .toList();
     }
 
     private static MimeMessage parsed(byte[] octets) throws Exception {
@@ -125,6 +186,116 @@ class ComposerTest {
         assertThat(message.getHeader("References")).containsExactly("<zero@school.example> <one@school.example>");
         assertThat(message.getHeader("Auto-Submitted")).containsExactly("auto-replied");
         assertThat(message.getContent().toString()).isEqualTo("Danke schön,\r\n.the desk\r\n");
+    }
+
+    /** RFC 2046 §5.1.3, §5.1.4, RFC 2387, RFC 2392: read again by an independent parser (Angus Mail). */
+    @Test
+    void anAnswerFromATemplateHasBothFormsItsPictureAndItsDocuments() throws Exception {
+        Manner manner = Manner.usual(Often.aDay(3));
+        MimeMessage message = parsed(
+                compose(new Step.Reply(VISITS.id(), manner), Mails.from("anna@school.example", "24 pupils", "When?"))
+                        .octets());
+        assertThat(message.getSubject()).isEqualTo("Your visit: 24 pupils");
+        MimeMultipart mixed = (MimeMultipart) message.getContent();
+        assertThat(mixed.getContentType()).startsWith("multipart/mixed");
+        MimeMultipart alternative = (MimeMultipart) mixed.getBodyPart(0).getContent();
+        assertThat(alternative.getContentType()).startsWith("multipart/alternative");
+        assertThat(alternative.getBodyPart(0).getContent().toString())
+                .startsWith("Dear ")
+                .contains("\r\n-- \r\n");
+        MimeMultipart related = (MimeMultipart) alternative.getBodyPart(1).getContent();
+        assertThat(related.getContentType()).startsWith("multipart/related");
+        assertThat(related.getBodyPart(0).getContent().toString()).contains("cid:signature-picture");
+        assertThat(related.getBodyPart(1).getHeader("Content-ID")).containsExactly("<signature-picture>");
+        assertThat(related.getBodyPart(1).getInputStream().readAllBytes()).isEqualTo(PLAN);
+        Part document = mixed.getBodyPart(1);
+        assertThat(document.getContentType()).isEqualTo("application/pdf");
+        assertThat(new ContentDisposition(document.getHeader("Content-Disposition")[0]).getParameter("filename"))
+                .isEqualTo("Lageplan für Gäste.pdf");
+        assertThat(document.getInputStream().readAllBytes()).isEqualTo(PLAN);
+    }
+
+    @Test
+    void anAnswerMayStandAboveTheOriginalAndAColleagueGetsACopyAsAMessageOfItsOwn() throws Exception {
+        Manner manner = new Manner(
+                Often.PRESET,
+                Optional.empty(),
+                AnswersTo.Header.RETURN_PATH,
+                true,
+                List.of(EDUCATION),
+                Optional.of(MailAddress.of("photos@ostrel-gardens.example")),
+                false);
+        List<Composed> out = composeAll(
+                new Step.Reply(Optional.empty(), "", "Thank you.", manner),
+                Mails.from("anna@school.example", "Visit?", "When can we come?"));
+        MimeMessage answer = parsed(out.get(0).octets());
+        assertThat(answer.getContent().toString())
+                .isEqualTo(
+                        "Thank you.\r\n\r\nAnna <anna@school.example>, 29 March 2026, 12:00:\r\n> When can we come?\r\n");
+        assertThat(answer.getFrom()[0].toString()).isEqualTo("Visits desk <photos@ostrel-gardens.example>");
+        MimeMessage copy = parsed(out.get(1).octets());
+        assertThat(out.get(1).outgoing())
+                .isEqualTo(new Outgoing.HandedOn(EDUCATION, Optional.of(Mails.VISITS.identity())));
+        assertThat(copy.getSubject()).isEqualTo("Copy: Auto: Visit?");
+        assertThat(copy.getHeader("In-Reply-To")).isNull();
+        assertThat(copy.getHeader("Auto-Submitted")).containsExactly("auto-generated");
+        assertThat(out.get(0).messageId()).isNotEqualTo(out.get(1).messageId());
+    }
+
+    @Test
+    void aForwardHasTheSubjectTheNoteAndTheWayOfAnswersThatTheRuleSays() throws Exception {
+        Cover cover = new Cover(
+                "",
+                Optional.of(VISITS.id()),
+                new Cover.Heading("For you", true),
+                true,
+                Optional.empty(),
+                Cover.AnswersGo.TO_BOTH);
+        MimeMessage message = parsed(compose(
+                        new Step.Forward(List.of(EDUCATION), List.of(), cover, false),
+                        Mails.from("anna@school.example", "Visit?", "hi", "Reply-To: office@school.example"))
+                .octets());
+        assertThat(message.getSubject()).isEqualTo("For you");
+        assertThat(Arrays.toString(message.getReplyTo()))
+                .isEqualTo("[office@school.example, Visits desk <visits@ostrel-gardens.example>]");
+        MimeMultipart parts = (MimeMultipart) message.getContent();
+        assertThat(parts.getBodyPart(0).getContentType()).startsWith("multipart/alternative");
+        MimeMessage original = (MimeMessage) parts.getBodyPart(1).getContent();
+        assertThat(original.getSubject()).isEqualTo("Visit?");
+        assertThat(parts.getBodyPart(2).getContentType()).startsWith("application/pdf");
+    }
+
+    @Test
+    void aRichOriginalIsForwardedRichWithoutWhatActsAndItsPicturesGoAlong() throws Exception {
+        String raw = Mails.from("a@school.example", "s", "", "Content-Type: multipart/related; boundary=b")
+                        .stripTrailing()
+                + "\r\n\r\n--b\r\nContent-Type: text/html\r\n\r\n<p style='color:red'>hello<script>x</script>"
+                + "<img src='cid:leaf'></p>\r\n--b\r\nContent-Type: image/png\r\nContent-ID: <leaf>\r\n\r\npng\r\n--b--\r\n";
+        MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), "see <below>"), raw)
+                        .octets())
+                .getContent();
+        String html = ((MimeMultipart) parts.getBodyPart(0).getContent())
+                .getBodyPart(1)
+                .getContent()
+                .toString();
+        assertThat(html)
+                .contains("see &lt;below&gt;", "From: Anna &lt;a@school.example&gt;", "color:red", "cid:leaf")
+                .doesNotContain("script");
+        assertThat(parts.getBodyPart(1).getHeader("Content-ID")).containsExactly("<leaf>");
+    }
+
+    @Test
+    void whatTheRecipientSeesOtherwiseIsNamed() {
+        String raw = Mails.from("anna@school.example", "Visit?", "hi");
+        AsReceived original = AsReceived.of(Mails.read(raw));
+        Composed forward = compose(new Step.Forward(List.of(EDUCATION), ""), raw);
+        assertThat(AsReceived.of(Mails.read(forward.octets())).from(original))
+                .extracting(AsReceived.SeenOtherwise::what)
+                .containsExactly("writer shown", "subject", "an answer goes to");
+        Redirected redirect = new Redirected(
+                Octets.of(compose(new Step.Redirect(List.of(EDUCATION)), raw).octets()),
+                Octets.of(raw.getBytes(StandardCharsets.UTF_8)));
+        assertThat(AsReceived.of(Mails.read(redirect.all())).from(original)).isEmpty();
     }
 
     @Test

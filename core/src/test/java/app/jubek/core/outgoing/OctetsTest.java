@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.Octets;
+import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.TraceFields;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -89,12 +92,16 @@ class OctetsTest {
 
     @Test
     void plainTextGoesAsItIsWhileItIsAsciiWithShortLinesElseEncoded() {
-        assertThat(MessageBody.plain("one\ntwo"))
+        assertThat(written("one\ntwo"))
                 .isEqualTo("Content-Type: text/plain; charset=us-ascii\r\n"
                         + "Content-Transfer-Encoding: 7bit\r\n\r\none\r\ntwo\r\n");
-        assertThat(MessageBody.plain("ü")).contains("charset=utf-8", "base64");
-        assertThat(MessageBody.plain("x".repeat(1_000))).contains("base64");
-        assertThat(MessageBody.plain("a\0b")).contains("base64");
+        assertThat(written("ü")).contains("charset=utf-8", "base64");
+        assertThat(written("x".repeat(1_000))).contains("base64");
+        assertThat(written("a\0b")).contains("base64");
+    }
+
+    private static String written(String text) {
+        return new String(MimePart.plain(text).octets(), StandardCharsets.UTF_8);
     }
 
     /** RFC 5322 §3.6.4; a long thread keeps its first and its latest messages. */
@@ -105,5 +112,28 @@ class OctetsTest {
         var references =
                 ReplyMessage.references(Mails.read("References: " + ids + "\r\nMessage-ID: <last@x.example>\r\n\r\n"));
         assertThat(references).hasSize(20).startsWith("<m0@x.example>").endsWith("<m59@x.example>", "<last@x.example>");
+    }
+
+    private static ReadMessage told(String results, String... fields) {
+        List<String> all = new ArrayList<>(List.of("Authentication-Results: mx.ostrel-gardens.example; " + results));
+        all.addAll(List.of(fields));
+        return Mails.read(Mails.from("anna@school.example", "s", "t", all.toArray(String[]::new)));
+    }
+
+    /** RFC 8601 App. B for the form of the field; RFC 6376 §5.4 for fields that a signature keeps away. */
+    @Test
+    void aRedirectArrivesWhereASignatureStillVouchesForTheWriter() {
+        Arrival arrival = Arrival.of(
+                List.of(
+                        told(
+                                "spf=pass smtp.mailfrom=school.example; dkim=pass (good signature) header.i=@school.example"),
+                        told("dkim=pass header.d=school.example", "DKIM-Signature: v=1; h=from:to:resent-from; b=x"),
+                        told("dkim = pass header.d=school.example", "DKIM-Signature: v=1; h=from:to:subject; b=x"),
+                        told("spf=pass; dkim=none"),
+                        told("none"),
+                        Mails.read(Mails.from("anna@school.example", "s", "t"))),
+                Mails.VISITS);
+        assertThat(arrival).isEqualTo(new Arrival(2, 1, 2, 1));
+        assertThat(arrival.advice()).startsWith("3 of 6 may be refused");
     }
 }

@@ -7,6 +7,7 @@ import app.jubek.core.Mails;
 import app.jubek.core.address.Domains;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Words;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -86,5 +87,25 @@ class AddressesTest {
         assertThat(Words.or(List.of("a"))).isEqualTo("a");
         assertThat(Words.or(List.of("a", "b", "c"))).isEqualTo("a, b or c");
         assertThat(Words.and(List.of("a", "b"))).isEqualTo("a and b");
+    }
+
+    private static Person person(String id, String name, String... addresses) {
+        return new Person(
+                id, name, Arrays.stream(addresses).map(MailAddress::of).toList(), "", "", "");
+    }
+
+    /** Common practice; the people are invented. */
+    @Test
+    void entriesThatShareAnAddressOrAWholeNameAreTakenForOnePerson() {
+        Person mara = person("1", "Mara Lindqvist", "mara@mailhaven.example");
+        Person accented = person("2", "MÁRA LINDQVIST", "mara@school.example");
+        Person byAddress = person("3", "", "Mara@school.example", "m.l@mailhaven.example");
+        Person first = person("4", "Mara", "other@mailhaven.example");
+        Person second = person("5", "Mara", "another@mailhaven.example");
+        assertThat(Duplicates.in(List.of(mara, first, byAddress, second, accented)))
+                .singleElement()
+                .satisfies(same -> assertThat(same).containsExactlyInAnyOrder(mara, accented, byAddress));
+        assertThat(byAddress.with(accented).addresses()).hasSize(2);
+        assertThat(byAddress.with(accented).name()).isEqualTo("MÁRA LINDQVIST");
     }
 }

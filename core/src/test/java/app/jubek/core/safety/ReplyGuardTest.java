@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.plan.Reason;
-import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Often;
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,7 +19,7 @@ class ReplyGuardTest {
     private final ReplyGuard guard = new ReplyGuard(Mails.HOPS);
 
     private List<Reason> against(String raw) {
-        return against(raw, new ReplyGuard.Circumstances(Mails.VISITS, List.of(), false));
+        return against(raw, new ReplyGuard.Circumstances(Mails.VISITS, List.of(), false, AnswersTo.Header.RETURN_PATH));
     }
 
     private List<Reason> against(String raw, ReplyGuard.Circumstances at) {
@@ -104,14 +106,19 @@ class ReplyGuardTest {
         String other = "Return-Path: <a@b.example>\r\nFrom: a@b.example\r\nTo: walks@ostrel-gardens.example\r\n\r\n";
         assertThat(against(other)).containsExactly(Reason.NOT_WRITTEN_TO_US);
         MailAddress alias = MailAddress.of("walks@ostrel-gardens.example");
-        assertThat(against(other, new ReplyGuard.Circumstances(Mails.VISITS, List.of(alias), false)))
+        assertThat(against(
+                        other,
+                        new ReplyGuard.Circumstances(
+                                Mails.VISITS, List.of(alias), false, AnswersTo.Header.RETURN_PATH)))
                 .isEmpty();
         assertThat(against(person("Resent-To: photos@ostrel-gardens.example"))).isEmpty();
     }
 
     @Test
     void aConversationWeAreInIsLeftToPeople() {
-        assertThat(against(person(), new ReplyGuard.Circumstances(Mails.VISITS, List.of(), true)))
+        assertThat(against(
+                        person(),
+                        new ReplyGuard.Circumstances(Mails.VISITS, List.of(), true, AnswersTo.Header.RETURN_PATH)))
                 .containsExactly(Reason.CONVERSATION);
     }
 
@@ -156,19 +163,22 @@ class ReplyGuardTest {
                 .isEqualTo(Reason.TOO_MANY_HOPS);
     }
 
+    /** RFC 3834 §2, RFC 5230 §4.2: known by address; the rule's own days, and three a day over all rules. */
     @Test
     void aWriterGetsOneAnswerOfARuleInItsDaysAndThreeOfAllRulesInADay() {
-        RuleId rule = new RuleId("a");
-        Ledger.Entry sixDaysAgo = new Ledger.Entry(rule, Mails.NOW.minus(Duration.ofDays(6)));
-        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(7), Mails.NOW))
-                .isPresent();
-        assertThat(new Ledger(List.of(sixDaysAgo)).against(rule, Duration.ofDays(5), Mails.NOW))
+        Set<String> anna = Set.of("anna@school.example");
+        Ledger sixDaysAgo = new Ledger(List.of(new Ledger.Entry("a", anna, Mails.NOW.minus(Duration.ofDays(6)))));
+        assertThat(sixDaysAgo.against("a", Often.PRESET, anna, Mails.NOW)).isPresent();
+        assertThat(sixDaysAgo.against("b", Often.PRESET, anna, Mails.NOW)).isEmpty();
+        assertThat(sixDaysAgo.against("a", Often.PRESET, Set.of("tom@school.example"), Mails.NOW))
+                .isEmpty();
+        assertThat(sixDaysAgo.against("a", Often.once(Duration.ofDays(5)), anna, Mails.NOW))
                 .isEmpty();
         List<Ledger.Entry> three = IntStream.range(0, 3)
-                .mapToObj(i -> new Ledger.Entry(new RuleId("r" + i), Mails.NOW.minusSeconds(i)))
+                .mapToObj(i -> new Ledger.Entry("r" + i, anna, Mails.NOW.minusSeconds(i)))
                 .toList();
         assertThat(new Ledger(three)
-                        .against(rule, Duration.ofDays(7), Mails.NOW)
+                        .against("a", Often.PRESET, anna, Mails.NOW)
                         .orElseThrow()
                         .reason())
                 .isEqualTo(Reason.ANSWERS_A_DAY);
@@ -185,6 +195,16 @@ class ReplyGuardTest {
         assertThat(look(inside, true, true, 200, 100)).isInstanceOf(Clearance.Verdict.Clear.class);
         assertThat(look(outside, true, true, 0, 0)).isEqualTo(new Clearance.Verdict.Hold(Reason.OUTSIDE));
         assertThat(look(inside, false, true, 0, 0)).isEqualTo(new Clearance.Verdict.Withhold(Reason.RULE_SWITCHED_OFF));
+    }
+
+    @Test
+    void aTestOfAnAliasNeverLeavesTheOrganisation() {
+        Outgoing.SelfTest inside =
+                new Outgoing.SelfTest(MailAddress.of("walks@ostrel-gardens.example"), java.util.Optional.empty());
+        Outgoing.SelfTest outside =
+                new Outgoing.SelfTest(MailAddress.of("x@elsewhere.example"), java.util.Optional.empty());
+        assertThat(Clearance.look(inside, Mails.VISITS)).isPresent();
+        assertThat(Clearance.look(outside, Mails.VISITS)).isEmpty();
     }
 
     private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean letGo, int mailbox, int rule) {

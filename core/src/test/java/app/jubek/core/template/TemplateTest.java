@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Person;
 import app.jubek.core.template.TemplateFault.Sort;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -16,16 +17,22 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TemplateTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 26);
+    private static final Document LOGO =
+            new Document(new DocumentId("logo"), "logo.png", "image/png", 900, TODAY, Optional.empty());
     private static final Instant CAME = Instant.parse("2026-11-25T23:30:00Z");
 
     private static Template template(Locale language, String subject, String text, Map<String, String> fallbacks) {
-        return new Template(new TemplateId("visits"), 1, "School visits", language, subject, text, fallbacks);
+        return Template.plain(new TemplateId("visits"), 1, "School visits", language, subject, text, fallbacks);
     }
 
     private static Template text(String text) {
@@ -38,11 +45,21 @@ class TemplateTest {
                         + "\r\n\r\nhello"),
                 Mails.VISITS,
                 CAME,
-                ZoneId.of("Europe/Stockholm"));
+                ZoneId.of("Europe/Stockholm"),
+                Optional.of(new Person(
+                        "1",
+                        "Mara Lindqvist",
+                        List.of(MailAddress.of("mara@mailhaven.example")),
+                        "Birkhall School",
+                        "",
+                        "")),
+                Map.of("pupils", "24 <b>"));
     }
 
     private static List<Sort> faults(String text) {
-        return text(text).faults(TODAY).stream().map(TemplateFault::sort).toList();
+        return template(Locale.ENGLISH, "Your visit", text, Map.of()).faults(TODAY, Prepared.nothing()).stream()
+                .map(TemplateFault::sort)
+                .toList();
     }
 
     private static String greeted(String name, String address) {
@@ -77,12 +94,13 @@ class TemplateTest {
                 "Guten Tag {{sender.firstName}}, Ihre Nachricht kam am {{received.date}} um {{received.time}} an"
                         + " {{recipient.address}}.",
                 Map.of("sender.firstName", "und willkommen"));
-        Template.Filled filled = german.fill(from("Mara Lindqvist <mara@mailhaven.example>", "Two & three <visits>"));
+        Letter filled = german.fill(
+                from("Mara Lindqvist <mara@mailhaven.example>", "Two & three <visits>"), Prepared.nothing());
         assertThat(filled.subject()).isEqualTo("Ihre Anfrage: Two & three <visits>");
         assertThat(filled.text())
                 .isEqualTo("Guten Tag Mara, Ihre Nachricht kam am 26. November 2026 um 00:30 an"
                         + " photos@ostrel-gardens.example.");
-        assertThat(german.fill(from("WALKS TEAM <walks@mailhaven.example>", "x"))
+        assertThat(german.fill(from("WALKS TEAM <walks@mailhaven.example>", "x"), Prepared.nothing())
                         .text())
                 .startsWith("Guten Tag und willkommen, ");
     }
@@ -101,7 +119,7 @@ class TemplateTest {
                 "=?utf-8?B?YeKArmI=?=",
                 "{{sender.address}} {{{subject}}}",
                 "=?utf-8?Q?a=00b=1Bc?=")) {
-            Template.Filled filled = template.fill(from("Mara Lindqvist <m@mailhaven.example>", hostile));
+            Letter filled = template.fill(from("Mara Lindqvist <m@mailhaven.example>", hostile), Prepared.nothing());
             assertThat(filled.subject().lines()).hasSize(1);
             assertThat(filled.text()).doesNotContain("\r", "\n", "\u202e", "\0", "m@mailhaven.example");
         }
@@ -117,6 +135,91 @@ class TemplateTest {
                 .containsExactly(Sort.BROKEN_LINK);
         assertThat(faults("Dear [name], TODO")).containsExactly(Sort.SAMPLE_TEXT, Sort.SAMPLE_TEXT);
         assertThat(faults("the glasshouse and the glass-house")).containsExactly(Sort.SPELT_TWO_WAYS);
-        assertThat(text("Dear {{sender.address}}").faults(TODAY)).isEmpty();
+        assertThat(faults("Dear {{sender.address}}")).isEmpty();
+        assertThat(faults("{{captured.pupils}} pupils")).containsExactly(Sort.MISSING_FALLBACK);
+        assertThat(text("Welcome").faults(TODAY, Prepared.nothing()))
+                .extracting(TemplateFault::sort)
+                .containsExactly(Sort.EMPTY_SUBJECT);
+    }
+
+    private static Template rich(String text, String rich, List<DocumentId> documents) {
+        return new Template(
+                new TemplateId("visits"),
+                1,
+                "School visits",
+                Locale.ENGLISH,
+                "Your visit",
+                text,
+                rich,
+                new Signature("The visits desk", Optional.of(LOGO.id())),
+                documents,
+                Map.of());
+    }
+
+    private static Document document(String id, long size, Optional<LocalDate> lookAgainOn) {
+        return new Document(new DocumentId(id), id, "image/png", size, TODAY, lookAgainOn);
+    }
+
+    private static Prepared prepared(Document... documents) {
+        return new Prepared(
+                Map.of(), Stream.of(documents).collect(Collectors.toMap(Document::id, Function.identity())));
+    }
+
+    @Test
+    void whatIsAmissWithRichTextAndDocumentsIsSaidBeforehand() {
+        List<DocumentId> plan = List.of(new DocumentId("plan.pdf"));
+        Prepared sound = prepared(LOGO, document("plan.pdf", 1_000, Optional.of(TODAY.plusDays(1))));
+        Template same = rich(
+                "See our plan at https://ostrel-gardens.example/plan",
+                "<p>See <a href='https://ostrel-gardens.example/plan'>our plan</a> at</p>",
+                plan);
+        assertThat(same.faults(TODAY, sound)).isEmpty();
+        assertThat(same.faults(TODAY.plusDays(1), sound))
+                .extracting(TemplateFault::sort)
+                .containsExactly(Sort.DOCUMENT_OLD);
+        assertThat(same.faults(TODAY, prepared(LOGO)))
+                .extracting(TemplateFault::sort)
+                .containsExactly(Sort.DOCUMENT_GONE);
+        assertThat(same.faults(TODAY, prepared(LOGO, document("plan.pdf", Document.MOST, Optional.empty()))))
+                .extracting(TemplateFault::sort)
+                .containsExactly(Sort.TOO_LARGE);
+        assertThat(rich("Open on Monday", "<p>Open on <b>Tuesday</b></p>", List.of())
+                        .faults(TODAY, sound))
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.sort()).isEqualTo(Sort.DRIFTED_APART))
+                .satisfies(fault -> assertThat(fault.words()).contains("“monday”, “tuesday”"));
+    }
+
+    /** The markup rules are those of a sanitizer (jsoup); what may act or load is common practice. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<script>alert(1)</script>",
+                "<p onclick='alert(1)'>x</p>",
+                "<a href='javascript:alert(1)'>x</a>",
+                "<a href='{{subject}}'>x</a>",
+                "<img src='https://elsewhere.example/x.png'>",
+                "<iframe src='https://elsewhere.example'></iframe>",
+                "<style>*{}</style>",
+                "<form action='https://elsewhere.example'><input></form>"
+            })
+    void nothingThatActsOrLoadsStaysInRichText(String html) {
+        assertThat(RichText.cleaned("<p>ok</p>" + html))
+                .startsWith("<p>ok</p>")
+                .doesNotContainPattern("script|on[a-z]+=|elsewhere|style|form|\\{\\{");
+    }
+
+    @Test
+    void valuesOfAMessageAreTextInRichTextAndTheSignatureStandsBelowWithItsPicture() {
+        Letter letter = rich(
+                        "Dear {{sender.name}} of {{contact.organisation}}, {{captured.pupils}}",
+                        "<p>Dear <b>{{sender.name}}</b>, {{captured.pupils}} of {{subject}}</p>",
+                        List.of())
+                .fill(from("Mara Lindqvist <m@mailhaven.example>", "<img src=x onerror=alert(1)>"), prepared(LOGO));
+        assertThat(letter.html())
+                .startsWith("<p>Dear <b>Mara Lindqvist</b>, 24 &lt;b&gt; of &lt;img src")
+                .endsWith("<p>The visits desk</p><p><img src=\"cid:signature-picture\" alt=\"\"></p>");
+        assertThat(letter.text()).isEqualTo("Dear Mara Lindqvist of Birkhall School, 24 <b>\n\n-- \nThe visits desk");
+        assertThatThrownBy(() -> rich("x", "<p>{{{subject}}}</p>", List.of())).hasMessageContaining("two braces");
     }
 }

@@ -18,8 +18,10 @@ public final class GardenMail {
     public static final long SEED = 20_260_401L;
     public static final String VISITS = "visits@ostrel-gardens.example";
     /** Further addresses that reach a mailbox, by the mailbox. */
-    public static final Map<String, String> ALIASES =
-            Map.of("photos@ostrel-gardens.example", VISITS, "info@ostrel-gardens.example", VISITS);
+    public static final Map<String, String> ALIASES = Map.of(
+            "photos@ostrel-gardens.example", VISITS,
+            "info@ostrel-gardens.example", VISITS,
+            "schools@ostrel-gardens.example", VISITS);
 
     public static final List<String> COLLEAGUES = List.of(
             "education@ostrel-gardens.example",

@@ -1,11 +1,14 @@
 package app.jubek.formats.rulebook;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 
 /** One place in a document being read; faults of all places go into one list. */
@@ -90,6 +93,24 @@ final class Reading {
         JsonNode value = node.path(member);
         check(value.isMissingNode() || value.isBoolean(), member, "must be true or false");
         return value.isBoolean() && value.booleanValue();
+    }
+
+    /** One of a few words; the preset where there is none. */
+    <E extends Enum<E>> Optional<E> choice(String member, E[] known, E preset) {
+        if (!has(member)) {
+            return Optional.of(preset);
+        }
+        String written = text(member);
+        Optional<E> found =
+                Arrays.stream(known).filter(one -> word(one).equals(written)).findFirst();
+        String all = Arrays.stream(known).map(Reading::word).collect(Collectors.joining(", "));
+        check(found.isPresent(), member, "\"" + written + "\" is not known here; known are " + all);
+        return found;
+    }
+
+    /** A constant as it is written: small letters, and spaces for underscores. */
+    static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     <T> List<T> list(String member, Function<Reading, Optional<T>> each) {

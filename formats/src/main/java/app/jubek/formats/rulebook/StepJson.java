@@ -1,10 +1,7 @@
 package app.jubek.formats.rulebook;
 
-import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.Step;
-import app.jubek.core.template.TemplateId;
-import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,25 +18,12 @@ final class StepJson {
     static Optional<Step> read(Reading at) {
         String what = at.text("do");
         return switch (what) {
-            case "forward" -> {
-                at.only(Set.of("do", "to", "note", "leaves"));
-                yield at.attempt(() -> new Step.Forward(addresses(at), at.text("note", ""), at.flag("leaves")));
-            }
-            case "redirect" -> {
-                at.only(Set.of("do", "to", "leaves"));
-                yield at.attempt(() -> new Step.Redirect(addresses(at), at.flag("leaves")));
-            }
-            case "reply" -> {
-                at.only(Set.of("do", "subject", "text", "template", "oncePerDays"));
-                Duration oncePer = Duration.ofDays(at.number("oncePerDays", (int) Step.Reply.ONCE_PER.toDays()));
-                Optional<TemplateId> template =
-                        at.has("template") ? at.attempt(() -> new TemplateId(at.text("template"))) : Optional.empty();
-                String text = template.isPresent() ? at.text("text", "") : at.text("text");
-                yield at.attempt(() -> new Step.Reply(template, at.text("subject", ""), text, oncePer));
-            }
+            case "forward" -> SendingJson.forward(at);
+            case "redirect" -> SendingJson.redirect(at);
+            case "reply" -> SendingJson.reply(at);
             case "file" -> {
-                at.only(Set.of("do", "folder"));
-                yield at.attempt(() -> new Step.File(at.text("folder")));
+                at.only(Set.of("do", "folder", "perSender"));
+                yield at.attempt(() -> new Step.File(at.text("folder"), at.flag("perSender")));
             }
             case "copy" -> {
                 at.only(Set.of("do", "folder"));
@@ -52,7 +36,15 @@ final class StepJson {
                                 .toList(),
                         marks(at, "remove")));
             }
-            case "trash", "delete", "keep", "tell" -> {
+            case "look by" -> {
+                at.only(Set.of("do", "days"));
+                yield at.attempt(() -> new Step.LookBy(at.number("days", 0)));
+            }
+            case "tell" -> {
+                at.only(Set.of("do", "sound"));
+                yield at.choice("sound", Step.Sound.values(), Step.Sound.NONE).map(Step.Tell::new);
+            }
+            case "trash", "delete", "keep", "archive" -> {
                 at.only(Set.of("do"));
                 yield Optional.of(Step.Plain.valueOf(what.toUpperCase(Locale.ROOT)));
             }
@@ -63,33 +55,25 @@ final class StepJson {
         };
     }
 
-    private static List<MailAddress> addresses(Reading at) {
-        return at.texts("to", MailAddress::of);
-    }
-
     private static List<String> marks(Reading at, String member) {
         return at.has(member) ? at.texts(member, mark -> mark) : List.of();
     }
 
     static ObjectNode write(Step step) {
-        ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("do", step.kind().name().toLowerCase(Locale.ROOT));
-        if (step instanceof Step.HandOn handOn) {
-            handOn.to().forEach(to -> node.withArray("to").add(to.address()));
-            if (handOn.leaves()) {
-                node.put("leaves", true);
-            }
+        if (step.kind().leaves()) {
+            return SendingJson.write(step);
         }
-        if (step instanceof Step.Forward forward && !forward.note().isEmpty()) {
-            node.put("note", forward.note());
-        } else if (step instanceof Step.Reply reply) {
-            reply.template()
-                    .ifPresentOrElse(
-                            template -> node.put("template", template.value()),
-                            () -> node.put("subject", reply.subject()).put("text", reply.text()));
-            node.put("oncePerDays", (int) reply.oncePer().toDays());
-        } else if (step instanceof Step.File file) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("do", step instanceof Step.LookBy ? "look by" : Reading.word(step.kind()));
+        if (step instanceof Step.File file) {
             node.put("folder", file.folder());
+            if (file.perSender()) {
+                node.put("perSender", true);
+            }
+        } else if (step instanceof Step.LookBy look) {
+            node.put("days", look.days());
+        } else if (step instanceof Step.Tell tell) {
+            node.put("sound", Reading.word(tell.sound()));
         } else if (step instanceof Step.Copy copy) {
             node.put("folder", copy.folder());
         } else if (step instanceof Step.Mark mark) {

@@ -1,6 +1,7 @@
 package app.jubek.formats.sieve;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -104,7 +105,7 @@ final class ReadActions {
                 .number("seconds")
                 .map(Duration::ofSeconds)
                 .or(() -> arguments.number("days").map(Duration::ofDays))
-                .orElse(Step.Reply.ONCE_PER);
+                .orElse(Often.PRESET.within());
         if (arguments.number("seconds").isPresent()
                 && (wanted.compareTo(day) < 0 || wanted.toSeconds() % 86_400 != 0)) {
             note.accept(arguments.place(), ":seconds of vacation: rounded up to whole days");

@@ -5,11 +5,14 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Schedule;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A rule book as a script that any conforming interpreter runs to the same result. Only one answer is given to a message,
@@ -61,8 +64,10 @@ public final class SieveWriting {
                             + rule.schedule().inWords());
             return;
         }
-        if (rule.steps().stream().anyMatch(SieveWriting::isFromTemplate)) {
-            note(rule, "is left out: a script has no templates, and its answer is taken from one");
+        Optional<String> beyond =
+                rule.steps().stream().flatMap(step -> beyond(step).stream()).findFirst();
+        if (beyond.isPresent()) {
+            note(rule, "is left out: a script " + beyond.get());
             return;
         }
         String condition;
@@ -134,14 +139,30 @@ public final class SieveWriting {
         }
     }
 
-    private static boolean isFromTemplate(Step step) {
-        return step instanceof Step.Reply reply && reply.template().isPresent();
+    /** What a script has no words for, though the rule without it would be another one. */
+    private static Optional<String> beyond(Step step) {
+        if (step instanceof Step.Reply reply) {
+            boolean plain = reply.manner()
+                    .equals(Manner.usual(Often.once(reply.manner().often().within())));
+            return reply.template().isPresent()
+                    ? Optional.of("has no templates, and its answer is taken from one")
+                    : plain
+                            ? Optional.empty()
+                            : Optional.of("answers to the return path only, once, and without a quote");
+        }
+        if (step instanceof Step.HandOn handOn && !handOn.groups().isEmpty()) {
+            return Optional.of("knows no groups of an address book");
+        }
+        return step instanceof Step.File file && file.perSender()
+                ? Optional.of("can't file into a folder for each sender")
+                : Optional.empty();
     }
 
     private void reply(Step.Reply reply) {
         text.needs("vacation");
         String subject = reply.subject().isEmpty() ? "" : " :subject " + Text.quoted(reply.subject());
-        String action = "vacation :days " + reply.oncePer().toDays() + subject + " " + Text.quoted(reply.text()) + ";";
+        String action =
+                "vacation :days " + reply.manner().often().days() + subject + " " + Text.quoted(reply.text()) + ";";
         if (answeredWhen.isEmpty()) {
             text.line(action);
         } else {
@@ -160,7 +181,12 @@ public final class SieveWriting {
                 text.needs("special-use");
                 text.line("fileinto :specialuse \"\\\\Trash\" \"Trash\";");
             }
-            default -> note(rule, "to be " + step.done() + ": a script can't, so this is left out");
+            case ARCHIVE -> {
+                text.needs("fileinto");
+                text.needs("special-use");
+                text.line("fileinto :specialuse \"\\\\Archive\" \"Archive\";");
+            }
+            default -> throw new IllegalStateException("no such step");
         }
     }
 }

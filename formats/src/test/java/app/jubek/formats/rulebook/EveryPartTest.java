@@ -74,6 +74,19 @@ class EveryPartTest {
                 "{'do':'redirect','to':['a@x.example']}",
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
                 "{'do':'reply','template':'visits','oncePerDays':7}",
+                "{'do':'reply','template':'visits','timesADay':3,'key':'documents','quotes':true,'copies':['a@x.example'],"
+                        + "'from':'b@x.example','inConversations':true}",
+                "{'do':'reply','template':'visits','oncePerDays':7,'answersTo':{'part':'reply to'}}",
+                "{'do':'reply','template':'visits','oncePerDays':7,"
+                        + "'answersTo':{'part':'text','pattern':'a (b@c)','forms':['form@x.example']}}",
+                "{'do':'forward','to':['a@x.example'],'groups':['Guides'],'noteTemplate':'visits','subject':'New',"
+                        + "'attached':true,'from':'b@x.example','answersGo':'to both'}",
+                "{'do':'forward','to':[],'groups':['Guides'],'prefix':'For you:'}",
+                "{'do':'redirect','to':[],'groups':['Guides'],'leaves':true}",
+                "{'do':'look by','days':3}",
+                "{'do':'tell','sound':'drop'}",
+                "{'do':'archive'}",
+                "{'do':'file','folder':'Senders','perSender':true}",
                 "{'do':'file','folder':'Seeds/2026'}",
                 "{'do':'mark','flags':['\\\\Seen','\\\\Flagged']}",
                 "{'do':'mark','flags':[],'tags':['school-2026']}",
@@ -82,8 +95,7 @@ class EveryPartTest {
                 "{'do':'copy','folder':'Archive'}",
                 "{'do':'trash'}",
                 "{'do':'delete'}",
-                "{'do':'keep'}",
-                "{'do':'tell'}"
+                "{'do':'keep'}"
             })
     void everyStepIsWrittenBackAsItWasRead(String step) {
         JsonNode json = JSON.readTree(step.replace('\'', '"'));

@@ -16,6 +16,7 @@ import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.StepKind;
+import app.jubek.core.template.Prepared;
 import app.jubek.core.text.Limits;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -43,7 +44,7 @@ final class Deciding {
                 Ledger.empty(),
                 new HopMark(new byte[32]),
                 Map.of(),
-                Map.of(),
+                Prepared.nothing(),
                 new Surroundings.Agreed.Everybody());
         byte[] octets = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
         return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(octets), at);

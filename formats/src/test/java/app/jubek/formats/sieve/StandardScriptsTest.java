@@ -3,6 +3,8 @@ package app.jubek.formats.sieve;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import app.jubek.core.step.Step;
+import java.time.Duration;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -202,7 +204,7 @@ class StandardScriptsTest {
         assertThat(read.notCarried()).isEmpty();
         assertThat(Deciding.outcome(read.book(), B)).contains("answered");
         assertThat(read.book().rules().get(0).steps().get(0))
-                .hasToString("Reply[template=Optional.empty, subject=, text=.dot\r\nend\r\n, oncePer=PT168H]");
+                .isEqualTo(new Step.Reply("", ".dot\r\nend\r\n", Duration.ofDays(7)));
     }
 
     @ParameterizedTest

@@ -219,7 +219,7 @@ class Claims {
         step.because(null, cause.advice());
         counts.settled(step);
         boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
-        if (step.kind().handsOn() && !alreadyBack) {
+        if (step.kind().handsOver() && !alreadyBack) {
             StepEntity back = new StepEntity(
                             step.mailboxId(), step.messageId(), Work.BRING_BACK, 1_000, "{}", clock.instant())
                     .by(step.ruleId(), step.ruleVersion(), step.ruleName(), 0);

@@ -6,11 +6,14 @@ import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.outgoing.Composed;
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.outgoing.DocumentOctets;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
+import app.jubek.core.template.Letter;
 import app.jubek.core.text.Limits;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.mailbox.Mailbox;
@@ -53,12 +56,18 @@ class ForwardInstead {
         Mailbox mailbox = mailboxes.find(redirect.mailboxId());
         Step.Forward forward = new Step.Forward(List.of(MailAddress.of(redirect.recipient())), "");
         PlannedStep planned = new PlannedStep(
-                new RuleId(redirect.ruleId()),
-                redirect.ruleVersion(),
-                redirect.ruleName(),
-                redirect.ordinal(),
-                forward);
-        Composer composer = new Composer(mailbox.own(), new HopMark(keys.key("hop-mark")), mailbox.zone());
+                        new RuleId(redirect.ruleId()),
+                        redirect.ruleVersion(),
+                        redirect.ruleName(),
+                        redirect.ordinal(),
+                        forward)
+                .with(new Sending(
+                        Letter.none(),
+                        MailAddress.of(redirect.recipient()),
+                        mailbox.own().identity(),
+                        false));
+        Composer composer =
+                new Composer(mailbox.own(), new HopMark(keys.key("hop-mark")), mailbox.zone(), DocumentOctets.none());
         Composed composed = composer.compose(planned, original(redirect.messageId()), clock.instant());
         String sender =
                 composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");

@@ -7,6 +7,7 @@ import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
+import java.util.List;
 import java.util.Optional;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
@@ -15,6 +16,9 @@ import org.springframework.stereotype.Component;
 @Component
 class ImapSteps {
     private static final String INBOX = "INBOX";
+    private static final List<String> ARCHIVES = List.of("Archive", "Archives", "Archiv", "Arkiv");
+    private static final List<String> TRASHES =
+            List.of("Trash", "Deleted Items", "Deleted Messages", "Papierkorb", "Papperskorgen");
 
     private final ImapConnections connections;
     private final StoredMail mail;
@@ -54,13 +58,14 @@ class ImapSteps {
      */
     void copy(Mailbox mailbox, long message, Step.Copy copy, boolean repeated) throws MessagingException {
         connected(mailbox, store -> {
-            made(store, copy.folder());
-            boolean there = repeated
-                    && new Search(store, mail.find(message)).in(copy.folder()).isPresent();
+            String target = TargetFolder.named(store, copy.folder());
+            made(store, target);
+            boolean there =
+                    repeated && new Search(store, mail.find(message)).in(target).isPresent();
             if (!there) {
                 Fetched.Place place = whereabouts(store, message);
                 try (OpenFolder open = OpenFolder.of(store, place.folder())) {
-                    open.commands().copy(place.uid(), copy.folder());
+                    open.commands().copy(place.uid(), target);
                 }
             }
         });
@@ -72,15 +77,40 @@ class ImapSteps {
      * @param repeated an earlier attempt may have got halfway
      */
     void file(Mailbox mailbox, long message, Step.File file, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, TargetFolder.named(store, file.folder()), repeated));
+    }
+
+    void archive(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(
+                mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, "\\Archive", ARCHIVES), repeated));
+    }
+
+    void trash(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, "\\Trash", TRASHES), repeated));
+    }
+
+    /** For good; only where the mail server can remove a single message. */
+    void delete(Mailbox mailbox, long message) throws MessagingException {
         connected(mailbox, store -> {
-            StoredMail.Stored stored = mail.find(message);
-            boolean inPlace = isInPlace(store, stored);
-            if (!inPlace) {
-                seeWhereItIs(store, stored, file.folder());
-            } else {
-                move(store, stored, file.folder(), repeated);
+            if (!store.hasCapability("UIDPLUS")) {
+                throw ImapRefused.forGood(
+                        "the mail server can't remove a single message, so nothing was removed",
+                        "Move such mail to the trash instead.");
+            }
+            Fetched.Place place = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                open.commands().remove(place.uid());
             }
         });
+    }
+
+    private void moveTo(IMAPStore store, long message, String target, boolean repeated) throws MessagingException {
+        StoredMail.Stored stored = mail.find(message);
+        if (isInPlace(store, stored)) {
+            move(store, stored, target, repeated);
+        } else {
+            seeWhereItIs(store, stored, target);
+        }
     }
 
     private void seeWhereItIs(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {

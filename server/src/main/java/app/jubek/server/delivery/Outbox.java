@@ -6,6 +6,7 @@ import app.jubek.core.outgoing.Composer;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.safety.Ledger;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.formats.rulebook.RuleBookJson;
@@ -86,15 +87,16 @@ public class Outbox {
     private record Made(StepEntity step, Optional<Composed> composed) {}
 
     private Made make(Plan plan, PlannedStep planned, int position) {
-        Step step = planned.step();
-        Work work = Work.of(step.kind());
-        String detail = RuleBookJson.write(step).toString();
+        Work work = Work.of(planned);
+        String detail = RuleBookJson.write(planned.step()).toString();
         StepEntity entity = new StepEntity(plan.mailbox(), plan.message(), work, position, detail, clock.instant())
                 .by(planned.rule().value(), planned.ruleVersion(), planned.ruleName(), planned.ordinal());
-        boolean canBeComposed = work.handsOn()
-                || plan.original().message().returnPath().address().isPresent();
-        if (!work.leaves() || !canBeComposed) {
-            return new Made(entity, Optional.empty());
+        if (planned.sending().isEmpty()) {
+            boolean toOne = planned.step() instanceof Step.HandOn handOn
+                    && handOn.to().size() == 1
+                    && handOn.groups().isEmpty();
+            return new Made(
+                    toOne ? entity.to(((Step.HandOn) planned.step()).to().get(0).address()) : entity, Optional.empty());
         }
         Composed composed = plan.composer().compose(planned, plan.original(), clock.instant());
         String sender =
@@ -109,17 +111,15 @@ public class Outbox {
     }
 
     private void noteAnswer(PlannedStep planned, StepEntity step, Plan plan) {
-        if (step.kind() != Work.REPLY) {
+        if (step.kind() != Work.REPLY || !(planned.step() instanceof Step.Reply reply)) {
             return;
         }
-        Set<String> writers = plan.original().message().writer().map(MailAddress::key).stream()
-                .collect(Collectors.toSet());
-        writers.add(MailAddress.of(step.recipient()).key());
-        for (String writer : writers) {
-            jdbc.sql("insert into reply_ledger (mailbox_id, rule_id, writer, at, step_id) values (?, ?, ?, ?, ?)")
+        for (String writer :
+                Ledger.writers(plan.original().message(), reply.manner().to())) {
+            jdbc.sql("insert into reply_ledger (mailbox_id, answer_key, writer, at, step_id) values (?, ?, ?, ?, ?)")
                     .params(
                             plan.mailbox(),
-                            planned.rule().value(),
+                            Ledger.key(planned.rule(), reply.manner()),
                             writer,
                             java.sql.Timestamp.from(clock.instant()),
                             step.id())
@@ -221,6 +221,14 @@ public class Outbox {
                 .forEach(row -> overtaken.put((String) row[0], (Long) row[1]));
         return steps.uses(mailbox).stream()
                 .map(use -> use.with(overtaken.getOrDefault(use.rule(), 0L)))
+                .toList();
+    }
+
+    /** Every answer to a writer, whatever became of it, newest first. */
+    @Transactional(readOnly = true)
+    public List<StepView> answersTo(UUID mailbox, String writer, int limit) {
+        return steps.answersTo(mailbox, writer.toLowerCase(java.util.Locale.ROOT), limit).stream()
+                .map(Outbox::view)
                 .toList();
     }
 

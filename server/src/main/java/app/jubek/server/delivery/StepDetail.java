@@ -12,8 +12,10 @@ final class StepDetail {
     }
 
     static String words(StepEntity entity) {
-        return entity.kind() == Work.BRING_BACK
-                ? "brought back to the inbox, unread and flagged"
-                : step(entity).done();
+        return switch (entity.kind()) {
+            case BRING_BACK -> "brought back to the inbox, unread and flagged";
+            case ANSWER_COPY -> "told of by a copy of the answer to " + entity.recipient();
+            default -> step(entity).done();
+        };
     }
 }

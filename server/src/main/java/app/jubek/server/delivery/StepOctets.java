@@ -19,6 +19,10 @@ class StepOctets {
         parts.store(step, Octets.of(octets));
     }
 
+    boolean has(UUID step) {
+        return parts.has(step);
+    }
+
     Octets of(UUID step) {
         return parts.of(step);
     }

@@ -15,9 +15,12 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query(nativeQuery = true, value = """
             select * from step s
             where s.state = 'READY' and s.due_at <= now()
-            and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY') or not exists (
+            and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') or not exists (
               select 1 from step e where e.message_id = s.message_id and e.position < s.position
-              and e.kind in ('MARK', 'COPY', 'FILE', 'BRING_BACK') and e.state in ('READY', 'SENDING')))
+              and e.kind not in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') and e.state in ('READY', 'SENDING')))
+            and (s.kind not in ('TRASH', 'DELETE') or not exists (
+              select 1 from step e where e.message_id = s.message_id and e.outgoing_id is not null
+              and e.state in ('PLANNED', 'HELD', 'READY', 'SENDING', 'FAILED')))
             order by s.due_at, s.planned_at, s.position
             limit 1 for update skip locked""")
     Optional<StepEntity> nextDue();
@@ -69,6 +72,13 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
             + " order by s.plannedAt desc, s.id desc")
     List<StepEntity> newestIn(UUID mailbox, Collection<app.jubek.core.step.StepState> states, Limit limit);
+
+    @Query(nativeQuery = true, value = """
+            select s.* from step s join message m on m.id = s.message_id
+            where s.mailbox_id = :mailbox and s.kind = 'REPLY'
+            and (lower(s.recipient) = :writer or s.recipient = '' and :writer = any(m.senders))
+            order by s.planned_at desc, s.id desc limit :limit""")
+    List<StepEntity> answersTo(UUID mailbox, String writer, int limit);
 
     @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.messageId in :messages"
             + " order by s.position")

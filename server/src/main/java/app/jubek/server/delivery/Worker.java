@@ -19,16 +19,16 @@ class Worker {
 
     private final Claims claims;
     private final ImapSteps imap;
-    private final StoredMail mail;
-    private final StepOctets octets;
+    private final FrozenMail frozen;
     private final SmtpSessions sessions;
+    private final Notices notices;
 
-    Worker(Claims claims, ImapSteps imap, StoredMail mail, StepOctets octets, SmtpSessions sessions) {
+    Worker(Claims claims, ImapSteps imap, FrozenMail frozen, SmtpSessions sessions, Notices notices) {
         this.claims = claims;
         this.imap = imap;
-        this.mail = mail;
-        this.octets = octets;
+        this.frozen = frozen;
         this.sessions = sessions;
+        this.notices = notices;
     }
 
     /** Returns whether there may be more to do at once. */
@@ -88,7 +88,7 @@ class Worker {
         Outgoing outgoing = cleared.outgoing();
         String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
         String recipient = outgoing.recipient().address();
-        Octets content = content(step);
+        Octets content = frozen.of(step);
         try {
             sessions.send(mailbox, sender, recipient, content);
         } catch (NullSenderRefused refused) {
@@ -96,22 +96,20 @@ class Worker {
         }
     }
 
-    private Octets content(StepEntity step) {
-        Octets frozen = octets.of(step.id());
-        return step.kind() == Work.REDIRECT ? new Redirected(frozen, mail.octets(step.messageId())) : frozen;
-    }
-
     private void inMailbox(Claims.Claim claim) throws MessagingException {
         StepEntity step = claim.step();
         Mailbox mailbox = claim.mailbox();
-        if (step.kind() == Work.BRING_BACK) {
-            imap.bringBack(mailbox, step.messageId(), claim.isRepeated());
-        } else if (StepDetail.step(step) instanceof Step.Mark mark) {
-            imap.mark(mailbox, step.messageId(), mark);
-        } else if (StepDetail.step(step) instanceof Step.Copy copy) {
-            imap.copy(mailbox, step.messageId(), copy, claim.isRepeated());
-        } else if (StepDetail.step(step) instanceof Step.File file) {
-            imap.file(mailbox, step.messageId(), file, claim.isRepeated());
+        long message = step.messageId();
+        switch (step.kind()) {
+            case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
+            case MARK -> imap.mark(mailbox, message, (Step.Mark) StepDetail.step(step));
+            case COPY -> imap.copy(mailbox, message, (Step.Copy) StepDetail.step(step), claim.isRepeated());
+            case FILE -> imap.file(mailbox, message, (Step.File) StepDetail.step(step), claim.isRepeated());
+            case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
+            case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
+            case DELETE -> imap.delete(mailbox, message);
+            case TELL -> notices.tell(step, ((Step.Tell) StepDetail.step(step)).sound());
+            default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
         }
     }
 }

@@ -7,22 +7,20 @@ import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.decide.Surroundings;
-import app.jubek.core.message.MessageReading;
-import app.jubek.core.people.AddressBook;
 import app.jubek.core.plan.NotDone;
+import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
-import app.jubek.core.text.Limits;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.SignedIn;
+import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.template.Templates;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,12 +42,13 @@ class ExplainController {
     private final PastMail pastMail;
     private final InstallationKeys keys;
     private final Templates templates;
-    private final MessageReading reading = new MessageReading(Limits.standard());
+    private final AddressBooks people;
 
-    ExplainController(PastMail pastMail, InstallationKeys keys, Templates templates) {
+    ExplainController(PastMail pastMail, InstallationKeys keys, Templates templates, AddressBooks people) {
         this.pastMail = pastMail;
         this.keys = keys;
         this.templates = templates;
+        this.people = people;
     }
 
     /**
@@ -61,8 +60,6 @@ class ExplainController {
             int order,
             Optional<Long> message,
             Optional<MadeUp> madeUp) {}
-
-    record MadeUp(String from, String to, String subject, String text) {}
 
     /**
      * @param done what would be done, in order
@@ -83,7 +80,7 @@ class ExplainController {
                 .orElse(window.book());
         InHand seen = asked.message()
                 .map(id -> window.past().message(window.place(id)).seen())
-                .or(() -> asked.madeUp().map(made -> madeUp(made, window)))
+                .or(() -> asked.madeUp().map(made -> made.inHand(window.mailbox(), people.of(mailbox), window.now())))
                 .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
         Setting setting = seen.setting().atArrival();
         Decision decision =
@@ -94,7 +91,7 @@ class ExplainController {
     private static ExplainView view(Decision decision) {
         return new ExplainView(
                 decision.trace().stream().map(ExplainController::line).toList(),
-                decision.planned().stream().map(step -> step.step().done()).toList(),
+                decision.planned().stream().map(PlannedStep::done).toList(),
                 decision.notDone().stream().map(ExplainController::words).toList(),
                 decision.staysInInbox());
     }
@@ -105,7 +102,7 @@ class ExplainController {
     }
 
     private static String words(NotDone not) {
-        return "not " + not.planned().step().done() + ", " + (not.waits() ? "held: " : "withheld: ") + not.why();
+        return "not " + not.planned().done() + ", " + (not.waits() ? "held: " : "withheld: ") + not.why();
     }
 
     /** Nobody was answered yet, and nobody outside has agreed, as on this server. */
@@ -118,32 +115,5 @@ class ExplainController {
                 Map.of(),
                 templates.of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
-    }
-
-    private InHand madeUp(MadeUp made, PastMail.Window window) {
-        Mailbox mailbox = window.mailbox();
-        Setting setting = new Setting(
-                mailbox.own(),
-                AddressBook.empty(),
-                window.now(),
-                window.now(),
-                mailbox.zone(),
-                false,
-                mailbox.own().identity().address(),
-                "INBOX");
-        return new InHand(reading.read(raw(made, mailbox)), setting);
-    }
-
-    /** A message as it would come in; line ends in its fields would begin another field. */
-    private static byte[] raw(MadeUp made, Mailbox mailbox) {
-        String to = made.to().isBlank() ? mailbox.own().identity().address() : made.to();
-        String header = "Return-Path: <" + line(made.from()) + ">\r\nFrom: " + line(made.from()) + "\r\nTo: " + line(to)
-                + "\r\nSubject: " + line(made.subject()) + "\r\nMIME-Version: 1.0\r\n"
-                + "Content-Type: text/plain; charset=utf-8\r\nContent-Transfer-Encoding: 8bit\r\n\r\n";
-        return (header + made.text()).getBytes(StandardCharsets.UTF_8);
-    }
-
-    private static String line(String text) {
-        return text.replaceAll("\\p{Cntrl}", " ").strip();
     }
 }

@@ -1,17 +1,26 @@
 package app.jubek.server.evidence;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.criteria.InHand;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Document;
 import app.jubek.core.template.Filling;
+import app.jubek.core.template.Letter;
+import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateFault;
 import app.jubek.core.template.TemplateId;
 import app.jubek.server.account.SignedIn;
+import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.platform.Refused;
+import app.jubek.server.template.LetterPages;
 import app.jubek.server.template.TemplateText;
+import app.jubek.server.template.Templates;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,47 +30,72 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A template, saved or not, as the writers of past messages would get it. */
+/** A template, saved or not, as the writers of messages would get it. */
 @RestController
 class TemplatePreviewController {
     private final PastMail pastMail;
+    private final Templates templates;
+    private final AddressBooks people;
+    private final LetterPages pages;
 
-    TemplatePreviewController(PastMail pastMail) {
+    TemplatePreviewController(PastMail pastMail, Templates templates, AddressBooks people, LetterPages pages) {
         this.pastMail = pastMail;
+        this.templates = templates;
+        this.people = people;
+        this.pages = pages;
     }
 
     /**
      * @param message of the evidence window
+     * @param madeUp one written on the spot, instead
      */
-    record PreviewAsked(TemplateText written, int days, long message) {
+    record PreviewAsked(TemplateText written, int days, Optional<Long> message, Optional<MadeUp> madeUp) {
         PreviewAsked {
             written = Objects.requireNonNullElse(written, TemplateText.empty());
         }
     }
 
     /**
+     * @param html the rich form as a page; empty where it has none
+     * @param documents names of those that go along
      * @param to whom the answer would go to; empty where there is nobody to answer
      */
-    record Preview(String subject, String text, Optional<String> to, List<TemplateFault> faults) {}
+    record Preview(
+            String subject,
+            String text,
+            String html,
+            List<String> documents,
+            Optional<String> to,
+            List<TemplateFault> faults) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/template-preview")
     Preview preview(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody PreviewAsked asked) {
         PastMail.Window window = pastMail.window(who, mailbox, asked.days());
-        PastMessage past = window.past().message(window.place(asked.message()));
-        ReadMessage message = past.message();
+        AddressBook book = people.of(mailbox);
+        InHand seen = asked.madeUp()
+                .map(made -> made.inHand(window.mailbox(), book, window.now()))
+                .or(() -> asked.message()
+                        .map(id -> window.past().message(window.place(id)).seen()))
+                .orElseThrow(() -> Refused.invalid("Say for which message, or make one up.", List.of()));
+        ReadMessage message = seen.message();
+        Prepared prepared = templates.of(mailbox);
         Template template = asked.written().template(new TemplateId("preview"), 1);
-        Template.Filled filled = template.fill(new Filling(
+        Filling filling = new Filling(
                 message,
                 window.mailbox().own(),
-                past.received(),
-                window.mailbox().zone()));
-        Step.Reply answer = new Step.Reply(filled.subject(), filled.text(), Step.Reply.ONCE_PER);
+                seen.setting().received(),
+                window.mailbox().zone(),
+                message.writer().flatMap(book::person),
+                Map.of());
+        Letter letter = template.fill(filling, prepared);
         LocalDate today = LocalDate.ofInstant(window.now(), window.mailbox().zone());
         return new Preview(
-                answer.subjectTo(message.subject()),
-                answer.text(),
+                Step.Reply.subject(letter.subject(), message.subject()),
+                letter.text(),
+                pages.page(mailbox, letter),
+                letter.documents().stream().map(Document::fileName).toList(),
                 message.returnPath().address().map(MailAddress::address),
-                template.faults(today));
+                template.faults(today, prepared));
     }
 }

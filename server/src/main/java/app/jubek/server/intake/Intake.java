@@ -1,6 +1,5 @@
 package app.jubek.server.intake;
 
-import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
@@ -9,8 +8,10 @@ import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.TraceFields;
 import app.jubek.core.outgoing.Composer;
-import app.jubek.core.people.AddressBook;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.HopMark;
+import app.jubek.core.safety.Ledger;
+import app.jubek.core.step.Step;
 import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.Outbox;
 import app.jubek.server.mailbox.Arrivals;
@@ -27,6 +28,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -117,7 +119,7 @@ public class Intake implements Arrivals {
             known.get().locate(read.fetched().place());
             return;
         }
-        if (parts.cursors().isPast(mailboxId, read.fetched())) {
+        if (parts.cursors().isPast(mailboxId, read.fetched()) || isAliasTest(mailboxId, read.message())) {
             past(mailboxId, read);
             return;
         }
@@ -131,13 +133,19 @@ public class Intake implements Arrivals {
         parts.decisions().increment();
     }
 
+    private boolean isAliasTest(UUID mailbox, ReadMessage message) {
+        return message.messageId()
+                .filter(id -> parts.aliasTests().arrived(mailbox, id))
+                .isPresent();
+    }
+
     private void decide(MessageEntity entity, Read read, boolean conversation) {
         Mailbox mailbox = parts.mailboxes().find(entity.mailboxId());
         RuleBooks.Versioned book = parts.books().current(mailbox.id());
         HopMark hops = new HopMark(parts.keys().key("hop-mark"));
         Setting setting = new Setting(
                 mailbox.own(),
-                AddressBook.empty(),
+                parts.people().of(mailbox.id()),
                 parts.clock().instant(),
                 read.fetched().received(),
                 mailbox.zone(),
@@ -147,14 +155,15 @@ public class Intake implements Arrivals {
         Surroundings at = new Surroundings(
                 setting,
                 mailbox.opening(),
-                parts.ledger().of(mailbox.id(), writers(read.message())),
+                parts.ledger().of(mailbox.id(), writers(book.book(), read.message())),
                 hops,
                 parts.books().onSince(mailbox.id()),
                 parts.templates().of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
         Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at);
         entity.decided(StoredDecision.of(book.version(), decision));
-        Composer composer = new Composer(mailbox.own(), hops, mailbox.zone());
+        Composer composer = new Composer(
+                mailbox.own(), hops, mailbox.zone(), parts.documents().octets(mailbox.id()));
         Composer.Original original =
                 new Composer.Original(read.message(), read.fetched().octets(), read.digest());
         parts.outbox()
@@ -168,9 +177,13 @@ public class Intake implements Arrivals {
                 || parts.sent().sentOneOf(mailbox, message.references());
     }
 
-    private static List<String> writers(ReadMessage message) {
-        return java.util.stream.Stream.concat(message.writer().stream(), message.returnPath().address().stream())
-                .map(MailAddress::key)
+    /** Everybody whom one of the rules might answer. */
+    private static List<String> writers(RuleBook book, ReadMessage message) {
+        return book.all().stream()
+                .flatMap(rule -> rule.steps().stream())
+                .flatMap(step -> step instanceof Step.Reply reply
+                        ? Ledger.writers(message, reply.manner().to()).stream()
+                        : Stream.empty())
                 .distinct()
                 .toList();
     }
@@ -222,8 +235,7 @@ public class Intake implements Arrivals {
     }
 
     private static ReadMessage withNote(ReadMessage m, String note) {
-        List<String> notes = java.util.stream.Stream.concat(m.notes().stream(), java.util.stream.Stream.of(note))
-                .toList();
+        List<String> notes = Stream.concat(m.notes().stream(), Stream.of(note)).toList();
         return new ReadMessage(
                 m.returnPath(),
                 m.deliveredTo(),

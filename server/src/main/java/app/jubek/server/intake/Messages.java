@@ -4,7 +4,9 @@ import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.text.Limits;
+import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.delivery.StoredMail;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailbox;
@@ -34,6 +36,7 @@ public class Messages implements StoredMail {
     private final StoredOctets octets;
     private final Whereabouts whereabouts;
     private final Mailboxes mailboxes;
+    private final AddressBooks people;
     private final Clock clock;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
@@ -42,11 +45,13 @@ public class Messages implements StoredMail {
             StoredOctets octets,
             Whereabouts whereabouts,
             Mailboxes mailboxes,
+            AddressBooks people,
             Clock clock) {
         this.messages = messages;
         this.octets = octets;
         this.whereabouts = whereabouts;
         this.mailboxes = mailboxes;
+        this.people = people;
         this.clock = clock;
     }
 
@@ -109,7 +114,8 @@ public class Messages implements StoredMail {
     private List<PastMessage> past(UUID mailbox, List<PastRow> rows) {
         Mailbox seenBy = mailboxes.find(mailbox);
         Instant now = clock.instant();
-        return rows.stream().map(row -> row.seenBy(seenBy, now)).toList();
+        AddressBook known = people.of(mailbox);
+        return rows.stream().map(row -> row.seenBy(seenBy, known, now)).toList();
     }
 
     /**

@@ -26,12 +26,12 @@ record PastRow(
             + " m.parts, m.size, m.messageId, m.notes, m.locatedFolder) from MessageEntity m"
             + " where m.mailboxId = :mailbox and m.goneAt is null";
 
-    PastMessage seenBy(Mailbox mailbox, Instant now) {
+    PastMessage seenBy(Mailbox mailbox, AddressBook people, Instant now) {
         ReadMessage message =
                 parts.message(subject, List.of(texts), size, Optional.ofNullable(messageId), List.of(notes));
         Setting setting = new Setting(
                 mailbox.own(),
-                AddressBook.empty(),
+                people,
                 now,
                 receivedAt,
                 mailbox.zone(),

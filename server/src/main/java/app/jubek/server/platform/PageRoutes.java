@@ -8,7 +8,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 @Controller
 class PageRoutes {
-    @GetMapping({"/sign-in", "/desk", "/templates", "/incoming/**", "/rules/**", "/records/**", "/outside/**"})
+    @GetMapping({
+        "/sign-in",
+        "/desk",
+        "/templates",
+        "/incoming/**",
+        "/rules/**",
+        "/records/**",
+        "/address-book",
+        "/outside/**"
+    })
     String page() {
         return "forward:/index.html";
     }

@@ -16,7 +16,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -92,8 +91,7 @@ public class RuleBooks {
                             + ". Your changes are still here; look at both before you save.",
                     Map.of("version", now.version(), "document", RuleBookJson.write(now.book())));
         }
-        List<String> faults =
-                Stream.concat(wanted.faults().stream(), NotYet.in(wanted)).toList();
+        List<String> faults = wanted.faults();
         if (!faults.isEmpty()) {
             throw Refused.invalid(String.join(" ", faults), List.of());
         }

@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -125,9 +126,7 @@ class TemplateController {
             throw Refused.conflict(
                     "It is used by " + String.join(", ", users) + ": give them another template first.", Map.of());
         }
-        Template was = last.template();
-        Template next = new Template(
-                was.id(), baseVersion + 1, was.name(), was.language(), was.subject(), was.text(), was.fallbacks());
+        Template next = last.template().as(baseVersion + 1);
         templates.remove(mailbox, baseVersion, new Saved(next, last.lookAgainOn(), clock.instant(), who.shownName()));
     }
 
@@ -137,7 +136,7 @@ class TemplateController {
                 template.id().value(),
                 template.version(),
                 TemplateText.of(saved),
-                template.faults(today(mailbox)),
+                template.faults(today(mailbox), templates.of(mailbox)),
                 usedBy(book, template),
                 saved.at(),
                 saved.by());
@@ -150,11 +149,15 @@ class TemplateController {
     private static List<String> usedBy(RuleBook book, Template template) {
         return book.all().stream()
                 .filter(rule -> rule.steps().stream()
-                        .anyMatch(step -> step instanceof Step.Reply reply
-                                && reply.template()
-                                        .filter(template.id()::equals)
-                                        .isPresent()))
+                        .anyMatch(step ->
+                                template(step).filter(template.id()::equals).isPresent()))
                 .map(Rule::name)
                 .toList();
+    }
+
+    private static Optional<TemplateId> template(Step step) {
+        return step instanceof Step.Reply reply
+                ? reply.template()
+                : step instanceof Step.Forward forward ? forward.cover().template() : Optional.empty();
     }
 }

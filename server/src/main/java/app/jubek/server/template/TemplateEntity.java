@@ -1,5 +1,7 @@
 package app.jubek.server.template;
 
+import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import jakarta.persistence.Embeddable;
@@ -8,8 +10,10 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -26,6 +30,12 @@ class TemplateEntity {
     private String language;
     private String subject;
     private String text;
+    private String rich;
+    private String signature;
+    private @Nullable String picture;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    private String[] documents;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private Map<String, String> fallbacks;
@@ -47,6 +57,10 @@ class TemplateEntity {
         this.language = template.language().toLanguageTag();
         this.subject = template.subject();
         this.text = template.text();
+        this.rich = template.rich();
+        this.signature = template.signature().text();
+        this.picture = template.signature().picture().map(DocumentId::value).orElse(null);
+        this.documents = template.documents().stream().map(DocumentId::value).toArray(String[]::new);
         this.fallbacks = template.fallbacks();
         this.lookAgainOn = saved.lookAgainOn().orElse(null);
         this.removed = removed;
@@ -66,7 +80,10 @@ class TemplateEntity {
                 Locale.forLanguageTag(language),
                 subject,
                 text,
+                rich,
+                new Signature(signature, Optional.ofNullable(picture).map(DocumentId::new)),
+                Arrays.stream(documents).map(DocumentId::new).toList(),
                 fallbacks);
-        return new Saved(template, java.util.Optional.ofNullable(lookAgainOn), savedAt, savedBy);
+        return new Saved(template, Optional.ofNullable(lookAgainOn), savedAt, savedBy);
     }
 }

@@ -1,8 +1,11 @@
 package app.jubek.server.template;
 
+import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
@@ -12,6 +15,9 @@ import java.util.Optional;
  * A template as a person writes it.
  *
  * @param language a BCP 47 tag
+ * @param rich the same as rich text; empty where plain text is enough
+ * @param picture the id of a document, shown under the signature
+ * @param documents ids of those that go along
  * @param fallbacks by the key of a field
  * @param lookAgainOn when they want to be reminded of it
  */
@@ -20,6 +26,10 @@ public record TemplateText(
         String language,
         String subject,
         String text,
+        String rich,
+        String signature,
+        Optional<String> picture,
+        List<String> documents,
         Map<String, String> fallbacks,
         Optional<LocalDate> lookAgainOn) {
     /** What is left out of a request counts as empty, and is then refused with what is missing. */
@@ -28,11 +38,14 @@ public record TemplateText(
         language = Objects.requireNonNullElse(language, "");
         subject = Objects.requireNonNullElse(subject, "");
         text = Objects.requireNonNullElse(text, "");
+        rich = Objects.requireNonNullElse(rich, "");
+        signature = Objects.requireNonNullElse(signature, "");
+        documents = Objects.requireNonNullElse(documents, List.of());
         fallbacks = Objects.requireNonNullElse(fallbacks, Map.of());
     }
 
     public static TemplateText empty() {
-        return new TemplateText("", "", "", "", Map.of(), Optional.empty());
+        return new TemplateText("", "", "", "", "", "", Optional.empty(), List.of(), Map.of(), Optional.empty());
     }
 
     static TemplateText of(Saved saved) {
@@ -42,6 +55,10 @@ public record TemplateText(
                 template.language().toLanguageTag(),
                 template.subject(),
                 template.text(),
+                template.rich(),
+                template.signature().text(),
+                template.signature().picture().map(DocumentId::value),
+                template.documents().stream().map(DocumentId::value).toList(),
                 template.fallbacks(),
                 saved.lookAgainOn());
     }
@@ -50,6 +67,16 @@ public record TemplateText(
      * @throws IllegalArgumentException where it can't be used as it is; it says why
      */
     public Template template(TemplateId id, int version) {
-        return new Template(id, version, name, Locale.forLanguageTag(language), subject, text, fallbacks);
+        return new Template(
+                id,
+                version,
+                name,
+                Locale.forLanguageTag(language),
+                subject,
+                text,
+                rich,
+                new Signature(signature, picture.map(DocumentId::new)),
+                documents.stream().map(DocumentId::new).toList(),
+                fallbacks);
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.server.template;
 
+import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import app.jubek.server.platform.Refused;
@@ -15,17 +16,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Templates {
     private final TemplateRepository templates;
+    private final Documents documents;
 
-    Templates(TemplateRepository templates) {
+    Templates(TemplateRepository templates, Documents documents) {
         this.templates = templates;
+        this.documents = documents;
     }
 
-    /** As rules use them. */
+    /** As rules use them, with the documents that go along. */
     @Transactional(readOnly = true)
-    public Map<TemplateId, Template> of(UUID mailbox) {
-        return current(mailbox).stream()
+    public Prepared of(UUID mailbox) {
+        Map<TemplateId, Template> all = current(mailbox).stream()
                 .map(Saved::template)
                 .collect(Collectors.toMap(Template::id, Function.identity()));
+        return new Prepared(all, documents.of(mailbox));
     }
 
     @Transactional(readOnly = true)

@@ -3,6 +3,7 @@ package app.jubek.server.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.message.Octets;
+import app.jubek.core.outgoing.Redirected;
 import app.jubek.server.mailbox.MailServer;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;

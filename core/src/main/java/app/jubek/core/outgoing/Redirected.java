@@ -1,4 +1,4 @@
-package app.jubek.server.delivery;
+package app.jubek.core.outgoing;
 
 import app.jubek.core.message.Octets;
 import app.jubek.core.message.TraceFields;
@@ -8,7 +8,7 @@ import java.io.SequenceInputStream;
 /**
  * A redirect as it leaves: the added block, then the stored octets without their Return-Path fields.
  */
-record Redirected(Octets block, Octets original) implements Octets {
+public record Redirected(Octets block, Octets original) implements Octets {
     @Override
     public long size() {
         return block.size() + original.size();

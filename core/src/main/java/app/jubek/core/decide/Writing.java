@@ -1,0 +1,171 @@
+package app.jubek.core.decide;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.message.AuthenticationResults;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.people.Person;
+import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Sending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.safety.Refusal;
+import app.jubek.core.step.Cover;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Step;
+import app.jubek.core.template.Document;
+import app.jubek.core.template.Filling;
+import app.jubek.core.template.Letter;
+import app.jubek.core.template.Quote;
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
+import app.jubek.core.text.Captures;
+import app.jubek.core.text.How;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Finds the words of what one rule sends for one message, or says why there are none. */
+final class Writing {
+    /** Above this, in octets, documents go to nobody unknown (RFC 3834 §2: an answer must not be larger than needed). */
+    static final long LARGE = 64 * 1024;
+
+    private final ReadMessage message;
+    private final Surroundings at;
+    private final Rule rule;
+
+    Writing(ReadMessage message, Surroundings at, Rule rule) {
+        this.message = message;
+        this.at = at;
+        this.rule = rule;
+    }
+
+    /**
+     * What a step sends, and why a person has to look at it first; without words it can't be let go as it is.
+     */
+    record Result(Optional<Sending> sending, Optional<Refusal> held) {
+        private static Result written(Sending sending) {
+            return new Result(Optional.of(sending), Optional.empty());
+        }
+
+        Result held(Reason reason) {
+            return new Result(sending, Optional.of(Refusal.of(reason)));
+        }
+
+        private static Result without(Reason reason) {
+            return new Result(Optional.empty(), Optional.of(Refusal.of(reason)));
+        }
+    }
+
+    /** To where the rule says; there is such an address. */
+    Result answer(Step.Reply reply, MailAddress to) {
+        Manner manner = reply.manner();
+        Optional<MailAddress> from = identity(manner.from());
+        if (from.isEmpty()) {
+            return Result.without(Reason.IDENTITY_NOT_OURS);
+        }
+        Optional<Template> template = reply.template().flatMap(at.prepared()::template);
+        Optional<Reason> missing = reply.template().flatMap(this::missing);
+        if (missing.isPresent()) {
+            return Result.without(missing.get());
+        }
+        Letter letter = template.map(this::filled).orElse(Letter.plain(reply.subject(), reply.text()));
+        if (letter.isEmpty()) {
+            return Result.without(Reason.TEMPLATE_EMPTY);
+        }
+        Locale language = template.map(Template::language).orElse(Locale.UK);
+        Letter whole = manner.quotes()
+                ? letter.above(
+                        Quote.of(message, at.setting().received(), at.setting().zone(), language))
+                : letter;
+        return sized(new Sending(whole, to, from.get(), false));
+    }
+
+    /** A forward to one address: its note. */
+    Result note(Cover cover, MailAddress to) {
+        Optional<MailAddress> from = identity(cover.from());
+        if (from.isEmpty()) {
+            return Result.without(Reason.IDENTITY_NOT_OURS);
+        }
+        Optional<Reason> missing = cover.template().flatMap(this::missing);
+        if (missing.isPresent()) {
+            return Result.without(missing.get());
+        }
+        Letter note = cover.template()
+                .flatMap(at.prepared()::template)
+                .map(this::filled)
+                .orElse(Letter.plain("", cover.note()));
+        return Result.written(new Sending(note, to, from.get(), false));
+    }
+
+    private Optional<MailAddress> identity(Optional<MailAddress> asked) {
+        OwnSide own = at.own();
+        return asked.isEmpty() ? Optional.of(own.identity()) : asked.flatMap(own::writingAs);
+    }
+
+    private Optional<Reason> missing(TemplateId id) {
+        Optional<Template> template = at.prepared().template(id);
+        if (template.isEmpty()) {
+            return Optional.of(Reason.TEMPLATE_GONE);
+        }
+        boolean gone = template.get().needs().stream()
+                .anyMatch(document -> at.prepared().document(document).isEmpty());
+        return gone ? Optional.of(Reason.DOCUMENT_GONE) : Optional.empty();
+    }
+
+    private Result sized(Sending sending) {
+        long size = sending.letter().documentsSize();
+        if (size > Document.MOST) {
+            return new Result(
+                    Optional.empty(),
+                    Optional.of(new Refusal(Reason.DOCUMENTS_TOO_LARGE, Optional.of(Document.inWords(size)))));
+        }
+        return size <= LARGE || isTrusted(sending.to())
+                ? Result.written(sending)
+                : new Result(
+                        Optional.of(sending),
+                        Optional.of(new Refusal(
+                                Reason.DOCUMENTS_TO_A_STRANGER,
+                                Optional.of(sending.to().address()))));
+    }
+
+    /** Inside, known, or shown by our own server to be who they say they are (RFC 8601). */
+    private boolean isTrusted(MailAddress to) {
+        return at.own().isInside(to)
+                || at.setting().people().knows(to)
+                || AuthenticationResults.of(message).stream()
+                        .filter(results -> at.own().isOurServer(results.server()))
+                        .anyMatch(
+                                results -> results.passes("dmarc") || results.passes("dkim") || results.passes("spf"));
+    }
+
+    private Letter filled(Template template) {
+        Map<String, String> captured = template.captured().isEmpty() ? Map.of() : captured();
+        return template.fill(filling(captured), at.prepared());
+    }
+
+    private Filling filling(Map<String, String> captured) {
+        Setting setting = at.setting();
+        Optional<Person> contact = message.writer().flatMap(setting.people()::person);
+        return new Filling(message, at.own(), setting.received(), setting.zone(), contact, captured);
+    }
+
+    /** What the patterns of the rule take out of the message. */
+    private Map<String, String> captured() {
+        InHand inHand = new InHand(message, at.setting());
+        Map<String, String> captured = new LinkedHashMap<>();
+        rule.picksOut().tests().forEach(test -> {
+            if (test instanceof TextTest text && text.how() == How.PATTERN && !text.negated()) {
+                text.values()
+                        .forEach(value -> text.part().atoms().stream()
+                                .flatMap(atom -> inHand.written(atom).stream())
+                                .forEach(seen ->
+                                        Captures.of(value.written()).named(seen).forEach(captured::putIfAbsent)));
+            }
+        });
+        return captured;
+    }
+}

@@ -1,0 +1,102 @@
+package app.jubek.core.step;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
+import app.jubek.core.text.Captures;
+import java.util.List;
+import java.util.Optional;
+
+/** Where an answer goes. The return path unless a rule says otherwise (RFC 3834 §4, RFC 5230 §4.2). */
+public sealed interface AnswersTo {
+    /** Empty where a message has no such address, or more than one. */
+    Optional<MailAddress> in(ReadMessage message);
+
+    /** As it reads after "goes to". */
+    String inWords();
+
+    /** An address that stands in the header of the message. */
+    enum Header implements AnswersTo {
+        RETURN_PATH("its return path") {
+            @Override
+            public Optional<MailAddress> in(ReadMessage message) {
+                return message.returnPath().address();
+            }
+        },
+        FROM("its writer in From") {
+            @Override
+            public Optional<MailAddress> in(ReadMessage message) {
+                return single(message.in(Role.FROM));
+            }
+        },
+        REPLY_TO("its Reply-To, or else its writer in From") {
+            @Override
+            public Optional<MailAddress> in(ReadMessage message) {
+                return message.in(Role.REPLY_TO).isEmpty() ? FROM.in(message) : single(message.in(Role.REPLY_TO));
+            }
+        };
+
+        private final String words;
+
+        Header(String words) {
+            this.words = words;
+        }
+
+        @Override
+        public String inWords() {
+            return words;
+        }
+
+        private static Optional<MailAddress> single(List<MailAddress> all) {
+            return all.stream().findFirst().filter(only -> all.size() == 1);
+        }
+    }
+
+    /**
+     * The address that a pattern finds in the text: of mail that a web form or a system sends for somebody.
+     *
+     * @param pattern in RE2 syntax; its first group is the address, or all it finds
+     * @param forms senders whose mail may be answered although a machine wrote it; nobody else's is
+     */
+    record InText(String pattern, List<MailAddress> forms) implements AnswersTo {
+        /** What most web forms write in front of the address (common practice). */
+        public static final String USUAL =
+                "(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+@[^\\s<>()\\[\\],;:]+)";
+
+        /**
+         * @throws IllegalArgumentException when the pattern is none, or no sender is named
+         */
+        public InText {
+            Captures.of(pattern);
+            forms = List.copyOf(forms);
+            if (forms.isEmpty()) {
+                throw new IllegalArgumentException(
+                        "name the sender of the form whose mail may be answered at the address in its text");
+            }
+        }
+
+        public boolean isForm(ReadMessage message) {
+            List<MailAddress> from = message.in(Role.FROM);
+            return from.size() == 1 && forms.stream().anyMatch(from.get(0)::sameAs);
+        }
+
+        @Override
+        public Optional<MailAddress> in(ReadMessage message) {
+            if (!isForm(message)) {
+                return Optional.empty();
+            }
+            Captures captures = Captures.of(pattern);
+            List<MailAddress> found = message.texts().stream()
+                    .flatMap(text -> captures.all(text).stream())
+                    .flatMap(text -> MailAddress.found(text.replaceAll("[.>]+$", "")).stream())
+                    .toList();
+            boolean same = found.stream().allMatch(found.isEmpty() ? f -> true : found.get(0)::sameAs);
+            return found.stream().findFirst().filter(only -> same);
+        }
+
+        @Override
+        public String inWords() {
+            return "the address found in its text";
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package app.jubek.core.template;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * A file kept once and attached by templates; what is known of it without its octets.
+ *
+ * @param fileName as recipients see it; no folders in it
+ * @param size octets
+ * @param added when it was last put in
+ * @param lookAgainOn when a person wants to be reminded of it
+ */
+public record Document(
+        DocumentId id, String fileName, String mediaType, long size, LocalDate added, Optional<LocalDate> lookAgainOn) {
+    /** In all, of one answer, in octets. */
+    public static final long MOST = 10L * 1024 * 1024;
+
+    private static final Pattern MEDIA_TYPE = Pattern.compile("[a-z0-9][a-z0-9!#$&^_.+-]*/[a-z0-9][a-z0-9!#$&^_.+-]*");
+    private static final int LONGEST_NAME = 200;
+
+    /**
+     * @throws IllegalArgumentException where its name can't be a file's, or it is empty or too large
+     */
+    public Document {
+        fileName = fileName.strip();
+        if (fileName.isEmpty() || fileName.length() > LONGEST_NAME || !fileName.equals(Unsafe.removed(fileName))) {
+            throw new IllegalArgumentException(
+                    "a document needs a file name of at most " + LONGEST_NAME + " ordinary characters");
+        }
+        if (fileName.matches(".*[/\\\\].*")) {
+            throw new IllegalArgumentException("a file name has no folders in it: " + fileName);
+        }
+        if (size <= 0) {
+            throw new IllegalArgumentException("the document " + fileName + " is empty");
+        }
+        if (size > MOST) {
+            throw new IllegalArgumentException("the document " + fileName + " has " + inWords(size) + ", and "
+                    + inWords(MOST) + " go along with an answer in all");
+        }
+        mediaType = MEDIA_TYPE.matcher(mediaType).matches() ? mediaType : "application/octet-stream";
+    }
+
+    public boolean isPicture() {
+        return mediaType.matches("image/(?:png|jpeg|gif)");
+    }
+
+    /** A number of octets as people say it. */
+    public static String inWords(long octets) {
+        long kilo = 1024;
+        return octets < kilo * kilo ? (octets + kilo - 1) / kilo + " KB" : octets * 10 / (kilo * kilo) / 10.0 + " MB";
+    }
+}

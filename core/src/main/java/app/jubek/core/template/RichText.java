@@ -1,0 +1,89 @@
+package app.jubek.core.template;
+
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document.OutputSettings;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Entities;
+import org.jsoup.safety.Safelist;
+
+/** Rich text as people write it: a few elements of HTML, and nothing that could act or load. */
+public final class RichText {
+    private static final Safelist ALLOWED = new Safelist()
+            .addTags(
+                    "p",
+                    "br",
+                    "strong",
+                    "b",
+                    "em",
+                    "i",
+                    "u",
+                    "s",
+                    "ul",
+                    "ol",
+                    "li",
+                    "h2",
+                    "h3",
+                    "blockquote",
+                    "hr",
+                    "a",
+                    "table",
+                    "tbody",
+                    "tr",
+                    "td",
+                    "th")
+            .addAttributes("a", "href")
+            .addProtocols("a", "href", "http", "https", "mailto");
+
+    private RichText() {}
+
+    /** Without everything that is not allowed; the same again when cleaned twice. */
+    public static String cleaned(String html) {
+        return Jsoup.clean(html, "", ALLOWED, settings()).strip();
+    }
+
+    /** Markup that somebody else wrote, as it may be handed on: nothing acts; pictures in the message stay. */
+    public static String withoutActions(String html) {
+        Safelist allowed = Safelist.relaxed()
+                .addTags("hr", "font", "center", "s")
+                .addAttributes(":all", "style", "align", "dir", "lang", "bgcolor", "color", "width", "height")
+                .addProtocols("img", "src", "cid", "data")
+                .addProtocols("a", "href", "tel");
+        return Jsoup.clean(html, "", allowed, settings());
+    }
+
+    /** Whether there is anything to read in it. */
+    static boolean isBlank(String html) {
+        return Jsoup.parseBodyFragment(html).body().text().isBlank();
+    }
+
+    /** Paragraphs of plain text as rich text. */
+    public static String of(String text) {
+        Element body = new Element("div");
+        for (String paragraph : text.strip().split("\\R[ \\t]*\\R")) {
+            lines(body.appendElement("p"), paragraph);
+        }
+        return written(body);
+    }
+
+    private static void lines(Element into, String text) {
+        String[] lines = text.split("\\R", -1);
+        for (int i = 0; i < lines.length; i++) {
+            if (i > 0) {
+                into.appendElement("br");
+            }
+            into.appendText(lines[i]);
+        }
+    }
+
+    private static String written(Element body) {
+        org.jsoup.nodes.Document document = org.jsoup.nodes.Document.createShell("");
+        document.outputSettings(settings());
+        document.body().appendChild(body);
+        return body.html();
+    }
+
+    /** Letters stay letters; only what markup would misread is escaped. */
+    private static OutputSettings settings() {
+        return new OutputSettings().prettyPrint(false).escapeMode(Entities.EscapeMode.xhtml);
+    }
+}

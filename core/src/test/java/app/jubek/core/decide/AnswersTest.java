@@ -1,0 +1,232 @@
+package app.jubek.core.decide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.TextTest;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.PeopleGroup;
+import app.jubek.core.people.Person;
+import app.jubek.core.plan.NotDone;
+import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Sending;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Often;
+import app.jubek.core.step.Step;
+import app.jubek.core.template.Document;
+import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.Prepared;
+import app.jubek.core.template.Signature;
+import app.jubek.core.template.Template;
+import app.jubek.core.template.TemplateId;
+import app.jubek.core.text.Comparison;
+import app.jubek.core.text.How;
+import app.jubek.core.text.Value;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Where answers go, what may go along, and how often. */
+class AnswersTest {
+    private static final MailAddress FORM = MailAddress.of("noreply@forms.example");
+    private static final AnswersTo IN_TEXT = new AnswersTo.InText(AnswersTo.InText.USUAL, List.of(FORM));
+
+    private static Step reply(AnswersTo to) {
+        return new Step.Reply(
+                Optional.empty(),
+                "",
+                "Thank you.",
+                new Manner(Often.PRESET, Optional.empty(), to, false, List.of(), Optional.empty(), false));
+    }
+
+    private static Decision decide(Criterion picksOut, Step step, String mail, Surroundings at) {
+        Rule rule = new Rule(new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(step), Ending.GOES_ON, true);
+        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(mail), at);
+    }
+
+    private static Decision decide(Step step, String mail) {
+        return decide(new Everything(), step, mail, Mails.surroundings());
+    }
+
+    private static String outcome(Decision decision) {
+        return decision.planned().stream()
+                .map(step -> step.sending().orElseThrow().to().address())
+                .findFirst()
+                .orElseGet(() -> decision.notDone().get(0).reason().name());
+    }
+
+    private static String form(String text, String... fields) {
+        return Mails.from(FORM.address(), "Contact form", text, fields);
+    }
+
+    /** RFC 3834 §4 and RFC 5230 §4.2 name the return path; the others are a person's choice. */
+    @ParameterizedTest
+    @CsvSource({
+        "RETURN_PATH, '', anna@school.example",
+        "FROM, '', anna@school.example",
+        "REPLY_TO, '', anna@school.example",
+        "REPLY_TO, Reply-To: office@school.example, office@school.example",
+        "REPLY_TO, 'Reply-To: a@school.example, b@school.example', NOBODY_TO_ANSWER",
+        "REPLY_TO, Reply-To: visits@ostrel-gardens.example, OWN_WRITER",
+        "REPLY_TO, Reply-To: noreply@school.example, NO_REPLY_WRITER",
+        "REPLY_TO, Reply-To: seeds-request@school.example, SYSTEM_WRITER"
+    })
+    void anAnswerGoesWhereTheRuleSaysUnlessThatIsNobodyOrAMachine(AnswersTo.Header to, String field, String expected) {
+        String[] fields = field.isEmpty() ? new String[0] : new String[] {field};
+        assertThat(outcome(decide(reply(to), Mails.from("anna@school.example", "s", "t", fields))))
+                .isEqualTo(expected);
+    }
+
+    /** Common practice: a form names its user in the text, and is a machine by every other mark. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Name: Mara\\nE-mail: mara@mailhaven.example\\nHello | | mara@mailhaven.example",
+                "Email address: <mara@mailhaven.example>. | | mara@mailhaven.example",
+                "E-mail: mara@mailhaven.example | Auto-Submitted: auto-generated | mara@mailhaven.example",
+                "E-mail: mara@mailhaven.example | Auto-Submitted: auto-replied | AUTOMATIC",
+                "E-mail: mara@mailhaven.example | List-Id: <l.example> | LIST",
+                "E-mail: mara@mailhaven.example | Precedence: bulk | MASS_MAIL",
+                "E-mail: a@mailhaven.example, e-mail: b@mailhaven.example | | NOBODY_TO_ANSWER",
+                "E-mail: photos@ostrel-gardens.example | | OWN_WRITER",
+                "E-mail: no-reply@mailhaven.example | | NO_REPLY_WRITER",
+                "no address at all | | NOBODY_TO_ANSWER"
+            })
+    void aFormIsAnsweredAtTheOneAddressInItsText(String text, String field, String expected) {
+        String[] fields = field == null ? new String[0] : new String[] {field};
+        assertThat(outcome(decide(reply(IN_TEXT), form(text.replace("\\n", "\r\n"), fields))))
+                .isEqualTo(expected);
+    }
+
+    @Test
+    void nobodyElsesMailIsAnsweredAtAnAddressInItsText() {
+        String stranger = Mails.from("anna@school.example", "s", "E-mail: mara@mailhaven.example");
+        assertThat(outcome(decide(reply(IN_TEXT), stranger))).isEqualTo("NOBODY_TO_ANSWER");
+    }
+
+    @Test
+    void anAnswerIsWrittenAsAnAddressOfTheMailboxOrHeld() {
+        Manner foreign = new Manner(
+                Often.PRESET,
+                Optional.empty(),
+                AnswersTo.Header.RETURN_PATH,
+                false,
+                List.of(),
+                Optional.of(MailAddress.of("director@ostrel-gardens.example")),
+                false);
+        Decision decision = decide(
+                new Step.Reply(Optional.empty(), "", "Thank you.", foreign),
+                Mails.from("anna@school.example", "s", "t"));
+        assertThat(decision.notDone()).extracting(NotDone::reason).containsExactly(Reason.IDENTITY_NOT_OURS);
+    }
+
+    private static Decision withDocument(long size, AddressBook people, String... fields) {
+        DocumentId id = new DocumentId("plan");
+        Document plan = new Document(id, "plan.pdf", "application/pdf", size, LocalDate.EPOCH, Optional.empty());
+        Template template = new Template(
+                new TemplateId("visits"),
+                1,
+                "Visits",
+                Locale.UK,
+                "s",
+                "t",
+                "",
+                Signature.none(),
+                List.of(id),
+                Map.of());
+        Prepared prepared = new Prepared(Map.of(template.id(), template), Map.of(id, plan));
+        return decide(
+                new Everything(),
+                new Step.Reply(template.id(), Manner.usual(Often.aDay(3))),
+                Mails.from("anna@school.example", "s", "t", fields),
+                Mails.surroundings(prepared, people));
+    }
+
+    /** RFC 3834 §2; RFC 8601 §2.2, App. B: only what our own server wrote on top is believed. */
+    @Test
+    void largeDocumentsGoOnlyToWhoIsKnownOrShownToBeWhoTheyAre() {
+        AddressBook nobody = AddressBook.empty();
+        AddressBook anna = AddressBook.of(
+                List.of(new Person("1", "Anna Berg", List.of(MailAddress.of("Anna@school.example")), "", "", "")),
+                List.of());
+        assertThat(outcome(withDocument(64 * 1024, nobody))).isEqualTo("anna@school.example");
+        assertThat(outcome(withDocument(70_000, nobody))).isEqualTo("DOCUMENTS_TO_A_STRANGER");
+        assertThat(withDocument(70_000, nobody).notDone().get(0).planned().sending())
+                .isPresent();
+        assertThat(outcome(withDocument(70_000, anna))).isEqualTo("anna@school.example");
+        assertThat(
+                        outcome(
+                                withDocument(
+                                        70_000,
+                                        nobody,
+                                        "Authentication-Results: mx.ostrel-gardens.example (ok); spf=fail; dkim=pass (good) header.d=x")))
+                .isEqualTo("anna@school.example");
+        assertThat(outcome(withDocument(
+                        70_000, nobody, "Authentication-Results: mx.elsewhere.example; dkim=pass header.d=x")))
+                .isEqualTo("DOCUMENTS_TO_A_STRANGER");
+        assertThat(outcome(withDocument(
+                        70_000,
+                        nobody,
+                        "Received: here",
+                        "Received: there",
+                        "Authentication-Results: mx.ostrel-gardens.example; dkim=pass")))
+                .isEqualTo("DOCUMENTS_TO_A_STRANGER");
+    }
+
+    @Test
+    void whatAPatternOfTheRuleTakesOutOfAMessageIsFilledIn() {
+        Template template = Template.plain(
+                new TemplateId("visits"),
+                1,
+                "Visits",
+                Locale.UK,
+                "For {{captured.pupils}}",
+                "{{captured.pupils}} pupils, {{captured.day}}",
+                Map.of("captured.day", "any day"));
+        Value pattern = Value.of(How.PATTERN, Comparison.FOLDED, "(?P<pupils>[0-9]+) pupils(?: on (?P<day>\\w+))?");
+        Decision decision = decide(
+                new TextTest(Part.of(Part.Kind.TEXT), List.of(pattern), false),
+                new Step.Reply(template.id(), Manner.usual(Often.PRESET)),
+                Mails.from("anna@school.example", "s", "We are 24 Pupils."),
+                Mails.surroundings(template));
+        Sending sending = decision.planned().get(0).sending().orElseThrow();
+        assertThat(sending.letter().subject()).isEqualTo("For 24");
+        assertThat(sending.letter().text()).isEqualTo("24 pupils, any day");
+    }
+
+    @Test
+    void aGroupStandsForEverybodyInItOnce() {
+        List<MailAddress> guides = Stream.of("noor@ostrel-gardens.example", "tom@ostrel-gardens.example")
+                .map(MailAddress::of)
+                .toList();
+        AddressBook people = AddressBook.of(List.of(), List.of(new PeopleGroup("1", "Guides", guides)));
+        Step.Redirect redirect = new Step.Redirect(
+                List.of(MailAddress.of("tom@ostrel-gardens.example")), List.of("guides", "nobody"), false);
+        Decision decision = decide(
+                new Everything(),
+                redirect,
+                Mails.from("anna@school.example", "s", "t"),
+                Mails.surroundings(Prepared.nothing(), people));
+        assertThat(decision.planned())
+                .extracting(step -> step.sending().orElseThrow().to().address())
+                .containsExactly("tom@ostrel-gardens.example", "noor@ostrel-gardens.example");
+        assertThat(decision.notDone()).extracting(NotDone::reason).containsExactly(Reason.GROUP_EMPTY);
+    }
+}

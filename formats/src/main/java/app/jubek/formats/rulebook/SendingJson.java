@@ -1,0 +1,201 @@
+package app.jubek.formats.rulebook;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Cover;
+import app.jubek.core.step.Manner;
+import app.jubek.core.step.Often;
+import app.jubek.core.step.Step;
+import app.jubek.core.template.TemplateId;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Steps that send something, as JSON. */
+final class SendingJson {
+    private static final Set<String> FORWARD = Set.of(
+            "do",
+            "to",
+            "groups",
+            "note",
+            "noteTemplate",
+            "prefix",
+            "subject",
+            "attached",
+            "from",
+            "answersGo",
+            "leaves");
+    private static final Set<String> REPLY = Set.of(
+            "do",
+            "subject",
+            "text",
+            "template",
+            "oncePerDays",
+            "timesADay",
+            "key",
+            "answersTo",
+            "quotes",
+            "copies",
+            "from",
+            "inConversations");
+
+    private SendingJson() {}
+
+    static Optional<Step> forward(Reading at) {
+        at.only(FORWARD);
+        return at.attempt(() ->
+                new Step.Forward(at.texts("to", MailAddress::of), texts(at, "groups"), cover(at), at.flag("leaves")));
+    }
+
+    private static Cover cover(Reading at) {
+        at.check(!(at.has("prefix") && at.has("subject")), "prefix", "stands beside a whole subject: take one");
+        Cover.Heading heading = at.has("subject")
+                ? new Cover.Heading(at.text("subject"), true)
+                : at.has("prefix") ? new Cover.Heading(at.text("prefix"), false) : Cover.Heading.PRESET;
+        return new Cover(
+                at.text("note", ""),
+                template(at, "noteTemplate"),
+                heading,
+                at.flag("attached"),
+                address(at, "from"),
+                at.choice("answersGo", Cover.AnswersGo.values(), Cover.AnswersGo.TO_US)
+                        .orElse(Cover.AnswersGo.TO_US));
+    }
+
+    static Optional<Step> redirect(Reading at) {
+        at.only(Set.of("do", "to", "groups", "leaves"));
+        return at.attempt(
+                () -> new Step.Redirect(at.texts("to", MailAddress::of), texts(at, "groups"), at.flag("leaves")));
+    }
+
+    static Optional<Step> reply(Reading at) {
+        at.only(REPLY);
+        Optional<TemplateId> template = template(at, "template");
+        String text = template.isPresent() ? at.text("text", "") : at.text("text");
+        return at.attempt(() -> new Step.Reply(template, at.text("subject", ""), text, manner(at)));
+    }
+
+    private static Manner manner(Reading at) {
+        at.check(!(at.has("oncePerDays") && at.has("timesADay")), "timesADay", "stands beside oncePerDays: take one");
+        Often often = at.has("timesADay")
+                ? Often.aDay(at.number("timesADay", 1))
+                : Often.once(Duration.ofDays(at.number("oncePerDays", Often.PRESET.days())));
+        AnswersTo to =
+                at.<AnswersTo>optional("answersTo", SendingJson::answersTo).orElse(AnswersTo.Header.RETURN_PATH);
+        return new Manner(
+                often,
+                Optional.of(at.text("key", "")),
+                to,
+                at.flag("quotes"),
+                addresses(at, "copies"),
+                address(at, "from"),
+                at.flag("inConversations"));
+    }
+
+    /** An object, of which "part" says where, and for the text the pattern and the forms. */
+    private static Optional<AnswersTo> answersTo(Reading at) {
+        if (at.text("part").equals("text")) {
+            at.only(Set.of("part", "pattern", "forms"));
+            String pattern = at.text("pattern", AnswersTo.InText.USUAL);
+            return at.attempt(() -> new AnswersTo.InText(pattern, addresses(at, "forms")));
+        }
+        at.only(Set.of("part"));
+        return at.choice("part", AnswersTo.Header.values(), AnswersTo.Header.RETURN_PATH)
+                .map(header -> header);
+    }
+
+    private static List<MailAddress> addresses(Reading at, String member) {
+        return at.has(member) ? at.texts(member, MailAddress::of) : List.of();
+    }
+
+    private static List<String> texts(Reading at, String member) {
+        return at.has(member) ? at.texts(member, text -> text) : List.of();
+    }
+
+    private static Optional<MailAddress> address(Reading at, String member) {
+        return at.has(member) ? at.attempt(() -> MailAddress.of(at.text(member))) : Optional.empty();
+    }
+
+    private static Optional<TemplateId> template(Reading at, String member) {
+        return at.has(member) ? at.attempt(() -> new TemplateId(at.text(member))) : Optional.empty();
+    }
+
+    static ObjectNode write(Step step) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("do", Reading.word(step.kind()));
+        if (step instanceof Step.HandOn handOn) {
+            ArrayNode to = node.putArray("to");
+            handOn.to().forEach(address -> to.add(address.address()));
+            if (!handOn.groups().isEmpty()) {
+                ArrayNode groups = node.putArray("groups");
+                handOn.groups().forEach(groups::add);
+            }
+            flag(node, "leaves", handOn.leaves());
+        }
+        if (step instanceof Step.Forward forward) {
+            write(node, forward.cover());
+        } else if (step instanceof Step.Reply reply) {
+            reply.template()
+                    .ifPresentOrElse(
+                            template -> node.put("template", template.value()),
+                            () -> node.put("subject", reply.subject()).put("text", reply.text()));
+            write(node, reply.manner());
+        }
+        return node;
+    }
+
+    private static void write(ObjectNode node, Cover cover) {
+        if (!cover.note().isEmpty()) {
+            node.put("note", cover.note());
+        }
+        cover.template().ifPresent(template -> node.put("noteTemplate", template.value()));
+        if (!cover.subject().equals(Cover.Heading.PRESET)) {
+            node.put(
+                    cover.subject().replaces() ? "subject" : "prefix",
+                    cover.subject().text());
+        }
+        flag(node, "attached", cover.attached());
+        cover.from().ifPresent(from -> node.put("from", from.address()));
+        if (cover.answers() != Cover.AnswersGo.TO_US) {
+            node.put("answersGo", Reading.word(cover.answers()));
+        }
+    }
+
+    private static void write(ObjectNode node, Manner manner) {
+        if (manner.often().times() == 1) {
+            node.put("oncePerDays", manner.often().days());
+        } else {
+            node.put("timesADay", manner.often().times());
+        }
+        manner.key().ifPresent(key -> node.put("key", key));
+        if (manner.to() instanceof AnswersTo.InText found) {
+            put(
+                    node.putObject("answersTo").put("part", "text").put("pattern", found.pattern()),
+                    "forms",
+                    found.forms());
+        } else if (manner.to() != AnswersTo.Header.RETURN_PATH) {
+            node.putObject("answersTo").put("part", Reading.word((AnswersTo.Header) manner.to()));
+        }
+        flag(node, "quotes", manner.quotes());
+        put(node, "copies", manner.copies());
+        manner.from().ifPresent(from -> node.put("from", from.address()));
+        flag(node, "inConversations", manner.inConversations());
+    }
+
+    private static void put(ObjectNode node, String member, List<MailAddress> addresses) {
+        if (!addresses.isEmpty()) {
+            ArrayNode array = node.putArray(member);
+            addresses.forEach(address -> array.add(address.address()));
+        }
+    }
+
+    private static void flag(ObjectNode node, String member, boolean set) {
+        if (set) {
+            node.put(member, true);
+        }
+    }
+}

@@ -1,0 +1,48 @@
+package app.jubek.server.evidence;
+
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Setting;
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.text.Limits;
+import app.jubek.server.mailbox.Mailbox;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Objects;
+
+/** A message written on the spot, to see what a rule or a template makes of it. */
+record MadeUp(String from, String to, String subject, String text) {
+    MadeUp {
+        from = Objects.requireNonNullElse(from, "");
+        to = Objects.requireNonNullElse(to, "");
+        subject = Objects.requireNonNullElse(subject, "");
+        text = Objects.requireNonNullElse(text, "");
+    }
+
+    /** As if it came in now. */
+    InHand inHand(Mailbox mailbox, AddressBook people, Instant now) {
+        Setting setting = new Setting(
+                mailbox.own(),
+                people,
+                now,
+                now,
+                mailbox.zone(),
+                false,
+                mailbox.own().identity().address(),
+                "INBOX");
+        return new InHand(new MessageReading(Limits.standard()).read(raw(mailbox)), setting);
+    }
+
+    /** Line ends in its fields would begin another field. */
+    private byte[] raw(Mailbox mailbox) {
+        String recipient = to.isBlank() ? mailbox.own().identity().address() : to;
+        String header = "Return-Path: <" + line(from) + ">\r\nFrom: " + line(from) + "\r\nTo: " + line(recipient)
+                + "\r\nSubject: " + line(subject) + "\r\nMIME-Version: 1.0\r\n"
+                + "Content-Type: text/plain; charset=utf-8\r\nContent-Transfer-Encoding: 8bit\r\n\r\n";
+        return (header + text).getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static String line(String written) {
+        return written.replaceAll("\\p{Cntrl}", " ").strip();
+    }
+}

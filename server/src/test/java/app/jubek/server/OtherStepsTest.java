@@ -1,0 +1,96 @@
+package app.jubek.server;
+
+import static app.jubek.core.step.StepState.SENT;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Steps that move, remove, mark or tell, on a real mailbox. */
+class OtherStepsTest extends ServerTest {
+    private boolean isDone(String rule) {
+        return !steps(rule).isEmpty() && steps(rule).stream().allMatch(s -> s.state() == SENT);
+    }
+
+    private static List<String> subjects(String folder, String subject) {
+        return mail(World.VISITS, folder).stream()
+                .filter(m -> m.contains("Subject: " + subject))
+                .toList();
+    }
+
+    /** RFC 6154 §2 names the folders; the post office marks them so. */
+    @ParameterizedTest
+    @CsvSource({"archive,Archive", "trash,Trash"})
+    void aMessageGoesToTheFolderThatTheServerKeepsForIt(String what, String folder) {
+        rules(rule(what, "to be in " + what, "ends here", step("{'do':'" + what + "'}")));
+        write("anna@school.example", World.VISITS, "to be in " + what, "x");
+        await("it is done", () -> isDone(what));
+        assertThat(subjects(folder, "to be in " + what)).hasSize(1);
+        assertThat(subjects("INBOX", "to be in " + what)).isEmpty();
+    }
+
+    @Test
+    void whatIsDeletedForGoodIsNowhereAndOthersMailMarkedAsDeletedStays() {
+        rules(rule("gone", "delete this", "ends here", step("{'do':'delete'}")));
+        write("anna@school.example", World.VISITS, "delete this", "x");
+        await("it is done", () -> isDone("gone"));
+        for (String folder : List.of("INBOX", "Trash", "Archive")) {
+            assertThat(subjects(folder, "delete this")).as(folder).isEmpty();
+        }
+    }
+
+    @Test
+    void whatLeavesGoesToTheTrashOnlyOnceItWasHandedOn() {
+        rules(rule(
+                "leaves",
+                "hand over and go",
+                "ends here",
+                step("{'do':'redirect','to':['gate@ostrel-gardens.example'],'leaves':true}")));
+        World.get().office().bench().refuse("gate@ostrel-gardens.example", 451, 1);
+        write("anna@school.example", World.VISITS, "hand over and go", "x");
+        await("it is done", () -> isDone("leaves"));
+        assertThat(steps("leaves")).extracting(s -> s.kind().name()).contains("REDIRECT", "TRASH");
+        assertThat(subjects("Trash", "hand over and go")).hasSize(1);
+        var redirected = steps("leaves").stream()
+                .filter(s -> s.kind().leaves())
+                .findFirst()
+                .orElseThrow();
+        var removed = steps("leaves").stream()
+                .filter(s -> !s.kind().leaves())
+                .findFirst()
+                .orElseThrow();
+        assertThat(removed.settledAt().orElseThrow())
+                .isAfterOrEqualTo(redirected.settledAt().orElseThrow());
+    }
+
+    @Test
+    void eachSenderOfAListHasAFolderOfItsOwn() {
+        rules(rule("lists", "per sender", "ends here", step("{'do':'file','folder':'Writers','perSender':true}")));
+        write("anna@school.example", World.VISITS, "per sender", "x");
+        write("tom@school.example", World.VISITS, "per sender", "x");
+        await("both are filed", () -> steps("lists").size() == 2 && isDone("lists"));
+        assertThat(steps("lists"))
+                .extracting(s -> s.words())
+                .containsExactlyInAnyOrder(
+                        "filed in Writers/anna@school.example", "filed in Writers/tom@school.example");
+    }
+
+    @Test
+    void whatARuleTellsIsAskedForByThePageOnce() {
+        Browser browser = new Browser(port).signedIn("ilse", "greenhouse");
+        String notices = "/api/mailboxes/" + mailbox + "/notices";
+        long before = browser.get(notices).get("last").longValue();
+        rules(rule("tells", "ring the bell", "goes on", step("{'do':'tell','sound':'bell'}")));
+        write("anna@school.example", World.VISITS, "ring the bell", "x");
+        await("it is told", () -> isDone("tells"));
+        var told = browser.get(notices + "?after=" + before);
+        assertThat(told.get("notices")).hasSize(1);
+        assertThat(told.at("/notices/0/sound").stringValue()).isEqualTo("bell");
+        assertThat(told.at("/notices/0/message/subject").stringValue()).isEqualTo("ring the bell");
+        assertThat(browser.get(notices + "?after=" + told.get("last").longValue())
+                        .get("notices"))
+                .isEmpty();
+    }
+}

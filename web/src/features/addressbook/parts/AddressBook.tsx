@@ -1,0 +1,202 @@
+import { useState } from 'react';
+import { problemText } from '../../../api/problem';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { TextField } from '../../../ui/Field';
+import { Question } from '../../../ui/Question';
+import { Sheet } from '../../../ui/Sheet';
+import { Empty, Loading, Trouble } from '../../../ui/States';
+import { useDone } from '../../mailbox';
+import { found, groupsOf, newGroup, newPerson, shown, type GroupView, type PersonView } from '../model';
+import { useAddressBook, useRemoveGroup, useRemovePerson } from '../queries';
+import { Cards } from './Cards';
+import { Duplicates } from './Duplicates';
+import { GroupForm } from './GroupForm';
+import { PersonForm } from './PersonForm';
+
+type InHand = { person: PersonView } | { group: GroupView };
+
+/** People and groups: who mail is handed on to by name, and whom criteria know. */
+export function AddressBook() {
+  const book = useAddressBook();
+  const [typed, setTyped] = useState('');
+  const [inHand, setInHand] = useState<InHand>();
+  const [removing, setRemoving] = useState<InHand>();
+  const removePerson = useRemovePerson();
+  const removeGroup = useRemoveGroup();
+  const done = useDone();
+  if (book.isPending) {
+    return <Loading what="Fetching the address book" />;
+  }
+  if (book.isError) {
+    return (
+      <div className="p-4">
+        <Trouble text={problemText(book.error)} onRetry={() => void book.refetch()} />
+      </div>
+    );
+  }
+  const { people, groups, ownDomains } = book.data;
+  const listed = found(people, typed);
+  const failed = removePerson.error ?? removeGroup.error;
+  const saved = (name: string) => {
+    setInHand(undefined);
+    done.tell({ text: `“${name}” is in the address book.` });
+  };
+  return (
+    <div className="flex h-full min-h-0">
+      <section data-region aria-label="People" className="flex min-w-0 grow flex-col">
+        <div className="flex flex-wrap items-center gap-3 px-4 pt-3.5 pb-2.5">
+          <h1 className="text-lg font-bold">Address book</h1>
+          <TextField
+            label="Find somebody"
+            hideLabel
+            className="w-64"
+            placeholder="a name, an address, an organisation"
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          <Button small look="go" onClick={() => setInHand({ person: newPerson() })}>
+            New person
+          </Button>
+          <Cards people={people.length} />
+        </div>
+        {failed !== null && (
+          <div className="px-4 pb-2">
+            <Trouble text={problemText(failed)} />
+          </div>
+        )}
+        <Duplicates book={book.data} />
+        <div
+          className="min-h-0 grow overflow-auto border-t border-line bg-sheet"
+          tabIndex={0}
+          role="region"
+          aria-label="The people"
+        >
+          {people.length === 0 && (
+            <Empty>
+              <p>Nobody yet.</p>
+              <p className="mt-2">
+                People you write down here count as known, can be named in rules, and fill the fields of
+                templates. Take in a file of cards, or begin with one person.
+              </p>
+            </Empty>
+          )}
+          {people.length > 0 && listed.length === 0 && <Empty>Nobody like “{typed}”.</Empty>}
+          {listed.length > 0 && (
+            <table className="w-full table-fixed text-left">
+              <caption className="sr-only">{counted(listed.length, 'person', 'people')}</caption>
+              <thead className="text-[12.5px] text-ink2">
+                <tr>
+                  <th className="w-[26%] py-1 pl-4 font-normal">name</th>
+                  <th className="font-normal">addresses</th>
+                  <th className="w-[24%] font-normal">organisation</th>
+                  <th className="w-[16%] font-normal">groups</th>
+                  <th className="w-[92px] font-normal">
+                    <span className="sr-only">what you can do</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {listed.map((person) => (
+                  <tr key={person.id} className="border-t border-line align-top">
+                    <td className="truncate py-1.5 pr-2 pl-4">
+                      <button
+                        type="button"
+                        className="max-w-full truncate font-semibold hover:underline"
+                        onClick={() => setInHand({ person })}
+                      >
+                        {shown(person)}
+                      </button>
+                      <span className="block truncate text-sm text-ink2">{person.written.phone}</span>
+                    </td>
+                    <td className="py-1.5 pr-2 break-words">{person.written.addresses.join(', ')}</td>
+                    <td className="truncate py-1.5 pr-2">{person.written.organisation}</td>
+                    <td className="truncate py-1.5 pr-2">{groupsOf(person, groups).join(', ')}</td>
+                    <td className="py-1.5 pr-4 text-right">
+                      <Button small look="quiet" onClick={() => setRemoving({ person })}>
+                        remove …
+                      </Button>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </div>
+      </section>
+      <section
+        data-region
+        aria-label="Groups"
+        className="w-[280px] shrink-0 overflow-auto border-l border-line px-4 py-3.5"
+      >
+        <div className="flex items-baseline gap-2">
+          <h2 className="grow font-bold">Groups</h2>
+          <Button small onClick={() => setInHand({ group: newGroup() })}>
+            New group
+          </Button>
+        </div>
+        {groups.length === 0 && (
+          <p className="mt-1.5 text-sm text-ink2">
+            A group stands for several people: hand mail on to it, or let a rule ask whether the writer is in
+            it.
+          </p>
+        )}
+        <ul className="mt-1">
+          {groups.map((group) => (
+            <li key={group.id} className="border-t border-line py-1.5">
+              <span className="flex items-baseline gap-2">
+                <button
+                  type="button"
+                  className="min-w-0 grow truncate text-left font-semibold hover:underline"
+                  onClick={() => setInHand({ group })}
+                >
+                  {group.written.name}
+                </button>
+                <Button small look="quiet" onClick={() => setRemoving({ group })}>
+                  remove …
+                </Button>
+              </span>
+              <span className="block text-sm text-ink2">
+                {counted(group.written.members.length, 'address', 'addresses')}
+                {group.usedBy.length > 0 && ` · used by ${group.usedBy.join(', ')}`}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <h2 className="mt-5 font-bold">Own domains</h2>
+        <p className="mt-1 text-sm text-ink2">
+          Mail to {ownDomains.join(', ')} stays inside and is handed on without asking. They are named in the
+          settings of the mailbox.
+        </p>
+      </section>
+      <Sheet
+        title={inHand === undefined ? '' : 'person' in inHand ? 'A person' : 'A group'}
+        open={inHand !== undefined}
+        onClose={() => setInHand(undefined)}
+      >
+        {inHand && 'person' in inHand && (
+          <PersonForm key={inHand.person.id} person={inHand.person} onSaved={(now) => saved(shown(now))} />
+        )}
+        {inHand && 'group' in inHand && (
+          <GroupForm key={inHand.group.id} group={inHand.group} onSaved={(now) => saved(now.written.name)} />
+        )}
+      </Sheet>
+      <Question
+        open={removing !== undefined}
+        title={`Remove “${removing === undefined ? '' : 'person' in removing ? shown(removing.person) : removing.group.written.name}”?`}
+        yes="Remove it"
+        onNo={() => setRemoving(undefined)}
+        onYes={() => {
+          if (removing && 'person' in removing) {
+            removePerson.mutate(removing.person.id);
+          } else if (removing) {
+            removeGroup.mutate(removing.group.id);
+          }
+          setRemoving(undefined);
+        }}
+      >
+        Mail is not touched. Rules that ask for known people no longer count them.
+      </Question>
+    </div>
+  );
+}

@@ -1,0 +1,2 @@
+export { Notices } from './Notices';
+export { playSound } from './sounds';

@@ -1,0 +1,81 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, csrfToken, taken, type Schemas } from '../../api/client';
+import { problemOf } from '../../api/problem';
+import { useMailboxId } from '../mailbox';
+
+export type DocumentView = Schemas['DocumentView'];
+
+/** Files that are kept once and go along with answers. */
+export function useDocuments() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['documents', mailbox],
+    enabled: mailbox !== '',
+    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/documents', { params: { path: { mailbox } } })),
+  });
+}
+
+/** Where a document, or a picture, is to be had. */
+export function useDocumentLink(): (id: string) => string {
+  const mailbox = useMailboxId();
+  return (id) => `/api/mailboxes/${mailbox}/documents/${id}/octets`;
+}
+
+/** A new file, or another one in the place of one that is there. */
+export function usePutDocument() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ id, file }: { id: string; file: File }): Promise<DocumentView> => {
+      const response = await fetch(
+        `/api/mailboxes/${mailbox}/documents/${id}?fileName=${encodeURIComponent(file.name)}`,
+        {
+          method: 'PUT',
+          headers: {
+            'X-XSRF-TOKEN': csrfToken(),
+            'Content-Type': file.type || 'application/octet-stream',
+          },
+          body: file,
+        },
+      );
+      if (!response.ok) {
+        throw problemOf(response.status, await response.json().catch(() => undefined));
+      }
+      return (await response.json()) as DocumentView;
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['templates', mailbox] });
+      void queries.invalidateQueries({ queryKey: ['preview', mailbox] });
+      return queries.invalidateQueries({ queryKey: ['documents', mailbox] });
+    },
+  });
+}
+
+export function useChangeDocument() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...change }: Schemas['DocumentChange'] & { id: string }) =>
+      taken(
+        api.PATCH('/api/mailboxes/{mailbox}/documents/{document}', {
+          params: { path: { mailbox, document: id } },
+          body: change,
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['documents', mailbox] }),
+  });
+}
+
+export function useRemoveDocument() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) =>
+      taken(
+        api.DELETE('/api/mailboxes/{mailbox}/documents/{document}', {
+          params: { path: { mailbox, document: id } },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['documents', mailbox] }),
+  });
+}

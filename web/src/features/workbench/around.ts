@@ -1,0 +1,35 @@
+import type { Schemas } from '../../api/client';
+import { isAddress, isTest, type Item, type Test } from '../criteria';
+import type { Draft } from './model';
+import type { Around } from './parts/StepCard';
+import type { Evidence } from './queries';
+
+/** What the steps of a rule need to know of it. */
+export function aroundOf(
+  draft: Draft,
+  mailbox: Schemas['MailboxView'],
+  evidence: Evidence | undefined,
+): Around {
+  return {
+    ownAddress: mailbox.address,
+    ownAddresses: mailbox.ownAddresses,
+    ownDomains: mailbox.ownDomains,
+    aliases: addresses(draft.picksOut, ['recipient', 'to']).filter((value) => value.includes('@')),
+    senders: addresses(draft.picksOut, ['sender']),
+    picked: evidence?.rows.map((row) => row.id) ?? [],
+    reach: evidence?.counts.picked,
+  };
+}
+
+function addresses(items: Item[], parts: string[]): string[] {
+  return items.flatMap(({ criterion, group }) => {
+    if (group) {
+      return addresses(group.items, parts);
+    }
+    if (!isTest(criterion)) {
+      return [];
+    }
+    const test = criterion as Test;
+    return isAddress(test) && parts.includes(test.part) && !test.not ? test.values : [];
+  });
+}

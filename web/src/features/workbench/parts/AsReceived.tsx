@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import type { Schemas } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { Button } from '../../../ui/Button';
+import { Glyph, type Happening } from '../../../ui/glyphs';
+import { Sheet } from '../../../ui/Sheet';
+import { Loading, Trouble } from '../../../ui/States';
+import { useAsReceived } from '../handing';
+import type { Step } from '../model';
+
+interface Props {
+  step: Extract<Step, { to: string[] }>;
+  messages: number[];
+  open: boolean;
+  onClose: () => void;
+  onForwardInstead: () => void;
+}
+
+/** A message of the evidence as its recipient would see it, forwarded and redirected, with what differs. */
+export function AsReceived({ step, messages, open, onClose, onForwardInstead }: Props) {
+  const [at, setAt] = useState(0);
+  const seen = useAsReceived(messages[at], step, open);
+  return (
+    <Sheet title="As they will see it" open={open} onClose={onClose} wide>
+      <div className="mb-2 flex items-center gap-1">
+        <span className="grow truncate text-sm text-ink2">
+          {seen.data &&
+            `a message of the evidence, from ${seen.data.original.shown.writer}: ${seen.data.original.shown.subject}`}
+        </span>
+        <Button small look="quiet" disabled={at >= messages.length - 1} onClick={() => setAt(at + 1)}>
+          earlier
+        </Button>
+        <Button small look="quiet" disabled={at === 0} onClick={() => setAt(at - 1)}>
+          later
+        </Button>
+      </div>
+      {seen.isPending && <Loading what="Writing it as it would go out" />}
+      {seen.isError && <Trouble text={problemText(seen.error)} onRetry={() => void seen.refetch()} />}
+      {seen.data && (
+        <div className="grid gap-4 min-[900px]:grid-cols-2">
+          <Side title="forwarded" glyph="FORWARD" seen={seen.data.forwarded} chosen={step.do === 'forward'} />
+          <Side
+            title="redirected"
+            glyph="REDIRECT"
+            seen={seen.data.redirected}
+            chosen={step.do === 'redirect'}
+          />
+        </div>
+      )}
+      {step.do === 'redirect' && (
+        <Button className="mt-4" onClick={onForwardInstead}>
+          forward it instead
+        </Button>
+      )}
+    </Sheet>
+  );
+}
+
+interface SideProps {
+  title: string;
+  glyph: Happening;
+  seen: Schemas['Seen'];
+  chosen: boolean;
+}
+
+function Side({ title, glyph, seen, chosen }: SideProps) {
+  return (
+    <section aria-label={title} className="min-w-0">
+      <h3 className="flex items-center gap-1.5 font-bold">
+        <Glyph of={glyph} /> {title}
+        {chosen && <span className="text-sm font-normal text-ink2">as this rule says</span>}
+      </h3>
+      <dl className="mt-1 grid grid-cols-[92px_1fr] gap-x-2 rounded-md border border-line px-2.5 py-2 text-sm">
+        <dt className="text-ink2">writer shown</dt>
+        <dd className="break-words">{seen.shown.writer}</dd>
+        <dt className="text-ink2">subject</dt>
+        <dd className="font-semibold break-words">{seen.shown.subject}</dd>
+        <dt className="text-ink2">answers go to</dt>
+        <dd className="break-words">{seen.shown.answers}</dd>
+        {seen.shown.attachments.length > 0 && (
+          <>
+            <dt className="text-ink2">attached</dt>
+            <dd className="break-words">{seen.shown.attachments.join(', ')}</dd>
+          </>
+        )}
+      </dl>
+      <p className="mt-2 line-clamp-[14] rounded-md border border-line px-2.5 py-2 text-sm break-words whitespace-pre-wrap">
+        {seen.text}
+      </p>
+      <h4 className="mt-2 text-sm font-semibold text-ink2">What differs from the message as it came in</h4>
+      {seen.differences.length === 0 ? (
+        <p className="text-sm">Nothing: it is the same message.</p>
+      ) : (
+        <ul className="text-sm">
+          {seen.differences.map((one) => (
+            <li key={one.what} className="break-words">
+              {one.what}: {one.before} → <b>{one.now}</b>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

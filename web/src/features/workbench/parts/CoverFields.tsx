@@ -1,0 +1,152 @@
+import { useState } from 'react';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { TextArea, TextField } from '../../../ui/Field';
+import { useTemplates } from '../../templates';
+import type { Step } from '../model';
+import { Identity } from './Identity';
+import type { Around } from './StepCard';
+
+type ForwardOf = Extract<Step, { do: 'forward' }>;
+
+interface Props {
+  step: ForwardOf;
+  around: Around;
+  onChange: (step: Step) => void;
+}
+
+const WRITTEN_HERE = '';
+const GO: { value: NonNullable<ForwardOf['answersGo']>; text: string }[] = [
+  { value: 'to us', text: 'to us' },
+  { value: 'to writer', text: 'to the writer' },
+  { value: 'to both', text: 'to the writer and to us' },
+];
+
+/** What a forward puts around the original. */
+export function CoverFields({ step, around, onChange }: Props) {
+  const plain = !step.prefix && !step.subject && !step.attached && !step.from && !step.answersGo;
+  const [more, setMore] = useState(!plain);
+  const templates = useTemplates();
+  const options = (templates.data?.templates ?? []).map((t) => ({ value: t.id, text: t.written.name }));
+  const heading = step.subject !== undefined ? 'new' : 'prefix';
+  return (
+    <div className="mt-1.5 grid gap-1.5 text-sm text-ink2">
+      {options.length > 0 && (
+        <span>
+          with a note on top,{' '}
+          <Choice
+            label="the note"
+            value={step.noteTemplate ?? WRITTEN_HERE}
+            options={[{ value: WRITTEN_HERE, text: 'written here' }, ...options]}
+            onChoose={(chosen) =>
+              onChange(noted(step, chosen === WRITTEN_HERE ? {} : { noteTemplate: chosen }))
+            }
+          />
+        </span>
+      )}
+      {step.noteTemplate === undefined && (
+        <TextArea
+          label="Note on top"
+          hideLabel
+          rows={1}
+          placeholder="a note on top, if you like"
+          value={step.note ?? ''}
+          onChange={(e) => onChange(noted(step, e.target.value ? { note: e.target.value } : {}))}
+        />
+      )}
+      {!more && (
+        <div>
+          <Button small look="quiet" className="-ml-2" onClick={() => setMore(true)}>
+            subject, form, where answers go …
+          </Button>
+        </div>
+      )}
+      {more && (
+        <>
+          <span>
+            under{' '}
+            <Choice
+              label="the subject"
+              value={heading}
+              options={[
+                { value: 'prefix', text: 'its subject, with words in front' },
+                { value: 'new', text: 'a new subject' },
+              ]}
+              onChoose={(chosen) => onChange(headed(step, chosen === 'new' ? { subject: '' } : {}))}
+            />
+          </span>
+          <TextField
+            label={heading === 'new' ? 'New subject' : 'Words in front'}
+            hideLabel
+            placeholder={heading === 'new' ? 'the new subject' : 'Fwd:'}
+            value={step.subject ?? step.prefix ?? ''}
+            onChange={(e) =>
+              onChange(
+                headed(
+                  step,
+                  heading === 'new'
+                    ? { subject: e.target.value }
+                    : e.target.value
+                      ? { prefix: e.target.value }
+                      : {},
+                ),
+              )
+            }
+          />
+          <span>
+            the original{' '}
+            <Choice
+              label="the original"
+              value={step.attached ? 'attached' : 'inline'}
+              options={[
+                { value: 'inline', text: 'stands below the note' },
+                { value: 'attached', text: 'goes along as an attached message' },
+              ]}
+              onChoose={(chosen) => {
+                const changed = { ...step };
+                delete changed.attached;
+                onChange(chosen === 'attached' ? { ...changed, attached: true } : changed);
+              }}
+            />
+          </span>
+          <span>
+            answers go{' '}
+            <Choice
+              label="answers go"
+              value={step.answersGo ?? 'to us'}
+              options={GO}
+              onChoose={(chosen) => {
+                const changed = { ...step };
+                delete changed.answersGo;
+                onChange(chosen === 'to us' ? changed : { ...changed, answersGo: chosen });
+              }}
+            />
+          </span>
+          <Identity
+            from={step.from}
+            around={around}
+            onChange={(from) => {
+              const changed = { ...step };
+              delete changed.from;
+              onChange(from === undefined ? changed : { ...changed, from });
+            }}
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+function noted(step: ForwardOf, note: { note?: string; noteTemplate?: string }): Step {
+  const changed = { ...step };
+  delete changed.note;
+  delete changed.noteTemplate;
+  return { ...changed, ...note };
+}
+
+function headed(step: ForwardOf, heading: { subject?: string; prefix?: string }): Step {
+  const changed = { ...step };
+  delete changed.subject;
+  delete changed.prefix;
+  return { ...changed, ...heading };
+}

@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Menu } from '../../../ui/Menu';
+import { useAddressBook } from '../../addressbook';
+import { ValueChips, withValues } from '../../criteria';
+import type { Step } from '../model';
+import { AsReceived } from './AsReceived';
+import { CoverFields } from './CoverFields';
+import { NewColleague, NewGroup } from './OnTheSpot';
+import type { Around } from './StepCard';
+import { WhatTheySee } from './WhatTheySee';
+import { WillItArrive } from './WillItArrive';
+
+type HandOnOf = Extract<Step, { to: string[] }>;
+
+interface Props {
+  step: HandOnOf;
+  around: Around;
+  onChange: (step: Step) => void;
+}
+
+type Making = 'colleague' | 'group';
+
+/** Who a message is handed on to, and what they will see of it. */
+export function HandOnStep({ step, around, onChange }: Props) {
+  const [typing, setTyping] = useState('');
+  const [making, setMaking] = useState<Making>();
+  const [seeing, setSeeing] = useState(false);
+  const book = useAddressBook();
+  const groups = step.groups ?? [];
+  const others = (book.data?.groups ?? [])
+    .map((g) => g.written.name)
+    .filter((name) => !groups.includes(name));
+  const people = (book.data?.people ?? []).flatMap((person) => {
+    const address = person.written.addresses[0] ?? '';
+    return step.to.includes(address) ? [] : [{ address, text: person.written.name || address }];
+  });
+  const outside = step.to.filter((to) => !around.ownDomains.some((own) => isAt(to, own)));
+  const setGroups = (now: string[]) => {
+    const changed = { ...step };
+    delete changed.groups;
+    onChange(now.length > 0 ? { ...changed, groups: now } : changed);
+  };
+  const add = (addresses: string[]) => onChange({ ...step, to: withValues(step.to, addresses) });
+  return (
+    <>
+      <ValueChips
+        label={`add an address to ${step.do} to`}
+        values={step.to}
+        typing={typing}
+        isWords={false}
+        hint="a colleague’s address …"
+        onTyping={setTyping}
+        onAdd={(more) => {
+          setTyping('');
+          add(more);
+        }}
+        onRemove={(gone) => onChange({ ...step, to: step.to.filter((_, i) => !gone.includes(i)) })}
+      />
+      <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
+        {groups.map((group) => (
+          <span
+            key={group}
+            className="inline-flex h-[26px] items-center gap-1 rounded bg-moss-soft pr-0.5 pl-1.5"
+          >
+            the group {group}
+            <button
+              type="button"
+              aria-label={`Remove the group ${group}`}
+              className="rounded px-0.5 text-ink2 hover:text-ink"
+              onClick={() => setGroups(groups.filter((other) => other !== group))}
+            >
+              ×
+            </button>
+          </span>
+        ))}
+        <Menu
+          trigger={
+            <Button small look="quiet">
+              from the address book …
+            </Button>
+          }
+          items={[
+            ...others.map((name) => ({
+              text: `the group ${name}`,
+              onSelect: () => setGroups([...groups, name]),
+            })),
+            ...people.map(({ address, text }) => ({ text, onSelect: () => add([address]) })),
+            { text: 'a new colleague …', onSelect: () => setMaking('colleague') },
+            { text: 'a new group …', onSelect: () => setMaking('group') },
+          ]}
+        />
+      </div>
+      {outside.length > 0 && (
+        <p className="mt-1.5 text-sm text-clay">
+          {outside.join(', ')} lies outside your own domains: what goes there is held until it has agreed to
+          get mail.
+        </p>
+      )}
+      {step.do === 'forward' && <CoverFields step={step} around={around} onChange={onChange} />}
+      <WhatTheySee step={step} ownAddress={around.ownAddress} />
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-1.5">
+        <span className="text-sm text-ink2">
+          then the message{' '}
+          <Choice
+            label="the message afterwards"
+            value={step.leaves ? 'leaves' : 'stays'}
+            options={[
+              { value: 'stays', text: 'stays in the inbox' },
+              { value: 'leaves', text: 'leaves for the trash, once it was handed on' },
+            ]}
+            onChoose={(chosen) => {
+              const changed = { ...step };
+              delete changed.leaves;
+              onChange(chosen === 'leaves' ? { ...changed, leaves: true } : changed);
+            }}
+          />
+        </span>
+        <Button small look="quiet" disabled={around.picked.length === 0} onClick={() => setSeeing(true)}>
+          see it as they will …
+        </Button>
+      </div>
+      {step.do === 'redirect' && <WillItArrive />}
+      <AsReceived
+        step={step}
+        messages={around.picked}
+        open={seeing}
+        onClose={() => setSeeing(false)}
+        onForwardInstead={() => {
+          onChange({ do: 'forward', to: step.to, ...(groups.length > 0 ? { groups } : {}) });
+          setSeeing(false);
+        }}
+      />
+      <NewColleague
+        open={making === 'colleague'}
+        onClose={() => setMaking(undefined)}
+        onMade={(address) => {
+          setMaking(undefined);
+          add([address]);
+        }}
+      />
+      <NewGroup
+        open={making === 'group'}
+        onClose={() => setMaking(undefined)}
+        onMade={(name) => {
+          setMaking(undefined);
+          setGroups([...groups, name]);
+        }}
+      />
+    </>
+  );
+}
+
+function isAt(address: string, domain: string): boolean {
+  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
+  return own === domain || own.endsWith(`.${domain}`);
+}

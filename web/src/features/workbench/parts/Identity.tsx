@@ -1,0 +1,31 @@
+import { Choice } from '../../../ui/Choice';
+import type { Around } from './StepCard';
+
+interface Props {
+  from: string | undefined;
+  around: Around;
+  onChange: (from: string | undefined) => void;
+}
+
+/** As which of the mailbox's own addresses it is written. */
+export function Identity({ from, around, onChange }: Props) {
+  const all = [...new Set([around.ownAddress, ...around.ownAddresses, ...(from ? [from] : [])])];
+  if (all.length < 2) {
+    return null;
+  }
+  const isOurs = from === undefined || from === around.ownAddress || around.ownAddresses.includes(from);
+  return (
+    <span>
+      written as{' '}
+      <Choice
+        label="written as"
+        value={from ?? around.ownAddress}
+        options={all.map((value) => ({ value, text: value }))}
+        onChoose={(chosen) => onChange(chosen === around.ownAddress ? undefined : chosen)}
+      />
+      {!isOurs && (
+        <span className="block text-clay">This address is not the mailbox’s own: it would be held.</span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { Choice } from '../../../ui/Choice';
+import { TextField } from '../../../ui/Field';
+import { ValueChips, withValues } from '../../criteria';
+import type { Step } from '../model';
+import type { AnswerOf } from './ReplyStep';
+
+type To = NonNullable<AnswerOf['answersTo']>;
+
+/** What most web forms write in front of the address. */
+const USUAL = '(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+@[^\\s<>()\\[\\],;:]+)';
+
+const WHERE: { value: To['part']; text: string }[] = [
+  { value: 'return path', text: 'its return path' },
+  { value: 'from', text: 'its writer in From' },
+  { value: 'reply to', text: 'its Reply-To' },
+  { value: 'text', text: 'the address in its text' },
+];
+
+/** Where the answer goes: the return path, or by choice somewhere else, with a word of warning. */
+export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (step: Step) => void }) {
+  const [typing, setTyping] = useState('');
+  const part = step.answersTo?.part ?? 'return path';
+  const set = (to: To | undefined) => {
+    const changed = { ...step };
+    delete changed.answersTo;
+    onChange(to === undefined ? changed : { ...changed, answersTo: to });
+  };
+  const inText = step.answersTo?.part === 'text' ? step.answersTo : undefined;
+  return (
+    <div className="text-sm text-ink2">
+      goes to{' '}
+      <Choice
+        label="where the answer goes"
+        value={part}
+        options={WHERE}
+        onChoose={(chosen) =>
+          set(
+            chosen === 'return path'
+              ? undefined
+              : chosen === 'text'
+                ? { part: 'text', pattern: USUAL, forms: [] }
+                : { part: chosen },
+          )
+        }
+      />
+      {(part === 'from' || part === 'reply to') && (
+        <p>
+          Anybody can write any address there. The return path is where the mail really came from, and where
+          automatic answers belong.
+        </p>
+      )}
+      {inText && (
+        <div className="mt-1 grid gap-1">
+          <p>
+            For mail that a web form sends: whoever fills it in decides where the answer goes, so only forms
+            you name here are answered so.
+          </p>
+          <ValueChips
+            label="add the sender of a form"
+            values={inText.forms ?? []}
+            typing={typing}
+            isWords={false}
+            hint="the form’s sender address …"
+            onTyping={setTyping}
+            onAdd={(more) => {
+              setTyping('');
+              set({ ...inText, forms: withValues(inText.forms ?? [], more) });
+            }}
+            onRemove={(gone) =>
+              set({ ...inText, forms: (inText.forms ?? []).filter((_, i) => !gone.includes(i)) })
+            }
+          />
+          <TextField
+            label="Pattern whose first group is the address"
+            className="font-mono"
+            value={inText.pattern ?? USUAL}
+            onChange={(e) => set({ ...inText, pattern: e.target.value })}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
