@@ -1,6 +1,7 @@
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const FULL = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+const FULL_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 /** "14:02" today, else "20 Nov". */
 export function shortDate(iso: string, now: Date = new Date()): string {
@@ -16,4 +17,9 @@ export function dayAndTime(iso: string, now: Date = new Date()): string {
 
 export function timeOfDay(iso: string): string {
   return TIME.format(new Date(iso));
+}
+
+/** A day written 2026-11-26, as people read it. */
+export function plainDay(day: string): string {
+  return FULL_DAY.format(new Date(`${day}T12:00:00`));
 }

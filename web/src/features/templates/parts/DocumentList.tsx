@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
-import { Menu } from '../../../ui/Menu';
 import { Trouble } from '../../../ui/States';
-import { useDocumentLink, useDocuments, usePutDocument } from '../documents';
-import { sizeInWords } from '../model';
+import { useDocuments, usePutDocument } from '../documents';
+import { DocumentRow } from './DocumentRow';
+import { KeptDocuments } from './KeptDocuments';
 
 interface Props {
   label: string;
@@ -18,10 +18,10 @@ interface Props {
 /** Documents that go along: from those kept, or put in here; each can be replaced in its place. */
 export function DocumentList({ label, chosen, picture = false, onChange }: Props) {
   const documents = useDocuments();
-  const link = useDocumentLink();
   const put = usePutDocument();
   const file = useRef<HTMLInputElement>(null);
   const [replacing, setReplacing] = useState<string>();
+  const [choosing, setChoosing] = useState(false);
   const all = (documents.data ?? []).filter((one) => !picture || one.picture);
   const others = all.filter((one) => !chosen.includes(one.id));
   const choose = (id: string) => onChange(picture ? [id] : [...chosen, id]);
@@ -48,44 +48,27 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
       <ul>
         {chosen.map((id) => {
           const one = all.find((document) => document.id === id);
-          return (
-            <li key={id} className="flex items-center gap-2 border-t border-line py-1">
-              {picture && one && (
-                <img alt="" src={`${link(id)}?${one.added}`} className="h-8 max-w-32 object-contain" />
-              )}
-              <span className="min-w-0 grow truncate">
-                {one ? (
-                  <>
-                    <a
-                      className="font-semibold hover:underline"
-                      href={link(id)}
-                      target="_blank"
-                      rel="noreferrer"
-                    >
-                      {one.fileName}
-                    </a>
-                    <span className="text-sm text-ink2">
-                      {' '}
-                      {sizeInWords(one.size)}, put in {one.added}
-                    </span>
-                  </>
-                ) : (
-                  <span className="text-clay">{documents.data ? 'a document that is gone' : '…'}</span>
-                )}
-              </span>
-              {one && (
-                <Button small look="quiet" onClick={() => ask(id)}>
-                  replace …
-                </Button>
-              )}
-              <button
-                type="button"
-                aria-label={`Take out ${one?.fileName ?? 'it'}`}
-                className="rounded px-1 text-ink2 hover:text-ink"
-                onClick={() => onChange(chosen.filter((other) => other !== id))}
-              >
-                ×
-              </button>
+          const out = (
+            <button
+              type="button"
+              aria-label={`Take out ${one?.fileName ?? 'it'}`}
+              className="rounded px-1 text-ink2 hover:text-ink"
+              onClick={() => onChange(chosen.filter((other) => other !== id))}
+            >
+              ×
+            </button>
+          );
+          return one ? (
+            <DocumentRow key={id} document={one} picture={picture}>
+              <Button small look="quiet" onClick={() => ask(id)}>
+                replace …
+              </Button>
+              {out}
+            </DocumentRow>
+          ) : (
+            <li key={id} className="flex border-t border-line py-1 text-clay">
+              <span className="grow">{documents.data ? 'a document that is gone' : '…'}</span>
+              {out}
             </li>
           );
         })}
@@ -96,14 +79,9 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
             {put.isPending ? 'putting it in …' : picture ? 'put in a picture …' : 'put in a document …'}
           </Button>
           {others.length > 0 && (
-            <Menu
-              trigger={
-                <Button small look="quiet">
-                  one that is kept …
-                </Button>
-              }
-              items={others.map((one) => ({ text: one.fileName, onSelect: () => choose(one.id) }))}
-            />
+            <Button small look="quiet" onClick={() => setChoosing(true)}>
+              one that is kept …
+            </Button>
           )}
         </div>
       )}
@@ -114,6 +92,15 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
         aria-label={`file for ${label}`}
         accept={picture ? 'image/png,image/jpeg,image/gif' : undefined}
         onChange={(e) => upload(e.target.files)}
+      />
+      <KeptDocuments
+        documents={others}
+        open={choosing}
+        onClose={() => setChoosing(false)}
+        onChoose={(id) => {
+          setChoosing(false);
+          choose(id);
+        }}
       />
       {put.isError && (
         <div className="mt-1.5">

@@ -129,7 +129,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             <Trouble text={problemText(failed)} />
           </div>
         )}
-        <div className="mt-4 flex gap-2">
+        <div className="sticky -bottom-3.5 -mx-4 mt-4 -mb-3.5 flex gap-2 border-t border-line bg-sheet px-4 py-2.5">
           <Button
             look="go"
             disabled={

@@ -70,7 +70,8 @@ export default function RichEditor({ rich, fields, ref, onChange }: Props) {
     onUpdate: ({ editor: now }) => onChange(withBraces(now.getHTML())),
   });
   useEffect(() => {
-    if (withBraces(editor.getHTML()) !== rich) {
+    // While it is being loaded, the first editor may be given up for another one.
+    if (!editor.isDestroyed && withBraces(editor.getHTML()) !== rich) {
       editor.commands.setContent(withChips(rich, fields), { emitUpdate: false });
     }
   }, [editor, rich, fields]);

@@ -9,9 +9,10 @@ export function AliasTest({ alias }: { alias: string }) {
   const send = useSendAliasTest();
   const last = tests.data?.find((test) => test.address.toLowerCase() === alias.toLowerCase());
   return (
-    <p className="text-sm text-ink2" aria-live="polite">
+    <p className="text-sm break-words text-ink2" aria-live="polite">
+      Does mail to {alias} arrive?{' '}
       <Button small disabled={send.isPending} onClick={() => send.mutate(alias)}>
-        does mail to {alias} arrive? send a test
+        send a test
       </Button>{' '}
       {send.isError && <span className="text-clay">{problemText(send.error)}</span>}
       {!send.isError && last && (

@@ -1,4 +1,5 @@
 import { createContext, useContext, useState } from 'react';
+import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { useArrival } from '../handing';
@@ -28,11 +29,20 @@ export function WillItArrive() {
       {arrival.isError && <span className="text-clay">{problemText(arrival.error)}</span>}
       {arrival.data && (
         <>
-          Of what is picked, {arrival.data.signed} carry a signature that stays whole, {arrival.data.breaking}{' '}
-          one that would break, {arrival.data.unsigned} none; of {arrival.data.untold} nothing is told.
+          {inWords(arrival.data)}
           <b className="block font-semibold text-ink">{arrival.data.advice}</b>
         </>
       )}
     </div>
   );
+}
+
+function inWords({ signed, breaking, unsigned, untold }: Schemas['ArrivalView']): string {
+  const parts = [
+    ...(signed > 0 ? [`${signed} carry a signature that stays whole`] : []),
+    ...(breaking > 0 ? [`${breaking} carry one that would break`] : []),
+    ...(unsigned > 0 ? [`${unsigned} carry none`] : []),
+    ...(untold > 0 ? [`of ${untold} nothing is told`] : []),
+  ];
+  return parts.length === 0 ? 'Nothing is picked.' : `Of what is picked, ${parts.join(', ')}.`;
 }

@@ -20,6 +20,10 @@ final class Rendering {
         StringBuilder out = new StringBuilder();
         field(out, "Return-Path", "<" + draft.returnPath() + ">");
         field(out, "Received", "from outside.example by post-office.example with ESMTP;" + EOL + "\t" + date);
+        String checks = SenderChecks.of(draft.returnPath());
+        if (!checks.isEmpty()) {
+            field(out, "Authentication-Results", checks);
+        }
         String[] from = draft.from().split("\t");
         field(out, "From", word(from[0]) + " <" + from[1] + ">");
         field(out, "To", draft.to());

@@ -1,5 +1,6 @@
 package app.jubek.demo.postoffice;
 
+import app.jubek.demo.garden.SenderChecks;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -62,6 +63,8 @@ final class SmtpSide {
         String trace = "Return-Path: <" + from + ">\r\n"
                 + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
                 + "\tfor <" + recipient + ">; " + DATE.format(now.atOffset(ZoneOffset.UTC)) + "\r\n";
+        String checks = SenderChecks.of(from);
+        trace += checks.isEmpty() ? "" : "Authentication-Results: " + checks + "\r\n";
         ByteArrayOutputStream whole = new ByteArrayOutputStream(octets.length + trace.length());
         whole.writeBytes(trace.getBytes(StandardCharsets.US_ASCII));
         whole.writeBytes(octets);

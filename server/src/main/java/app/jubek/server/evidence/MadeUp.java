@@ -36,10 +36,15 @@ record MadeUp(String from, String to, String subject, String text) {
     /** Line ends in its fields would begin another field. */
     private byte[] raw(Mailbox mailbox) {
         String recipient = to.isBlank() ? mailbox.own().identity().address() : to;
-        String header = "Return-Path: <" + line(from) + ">\r\nFrom: " + line(from) + "\r\nTo: " + line(recipient)
+        String header = "Return-Path: <" + bare(line(from)) + ">\r\nFrom: " + line(from) + "\r\nTo: " + line(recipient)
                 + "\r\nSubject: " + line(subject) + "\r\nMIME-Version: 1.0\r\n"
                 + "Content-Type: text/plain; charset=utf-8\r\nContent-Transfer-Encoding: 8bit\r\n\r\n";
         return (header + text).getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** The address of "Mara Lindqvist <mara@mailhaven.example>". */
+    private static String bare(String writer) {
+        return writer.replaceAll("^[^<]*<([^>]*)>.*$", "$1");
     }
 
     private static String line(String written) {

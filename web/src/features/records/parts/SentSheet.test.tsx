@@ -1,0 +1,114 @@
+import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Schemas } from '../../../api/client';
+import { MailboxInHand } from '../../mailbox';
+import { SentSheet } from './SentSheet';
+
+const step: Schemas['StepView'] = {
+  id: 's',
+  message: 7,
+  rule: 'visits',
+  ruleVersion: 1,
+  ruleName: 'Visits',
+  kind: 'REPLY',
+  words: 'answered',
+  recipient: 'liv@birkhall-school.example',
+  state: 'SENT',
+  note: '',
+  advice: '',
+  attempts: 1,
+  plannedAt: '2026-11-26T10:00:00Z',
+  settledAt: '2026-11-26T10:00:01Z',
+  acts: [],
+};
+const line = {
+  id: 7,
+  received: '2026-11-26T10:00:00Z',
+  sender: 'Liv',
+  subject: 'A visit',
+  attachments: 0,
+  notes: [],
+};
+
+let gone: boolean;
+
+const answer = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+beforeEach(() => {
+  gone = false;
+  vi.stubGlobal('fetch', (request: Request) => {
+    const { pathname } = new URL(request.url);
+    if (gone) {
+      return Promise.resolve(answer({ status: 404, detail: 'There is no such thing.' }, 404));
+    }
+    return Promise.resolve(
+      pathname.endsWith('/answers')
+        ? answer([
+            {
+              step: {
+                ...step,
+                id: 't',
+                state: 'WITHHELD',
+                note: 'it goes to each request, at most 3 times a day',
+              },
+              message: line,
+            },
+            { step, message: line },
+          ])
+        : answer({
+            shown: {
+              writer: 'Visits desk',
+              to: 'liv@birkhall-school.example',
+              subject: 'Your visit',
+              answers: 'Visits desk',
+              attachments: [],
+            },
+            texts: ['Dear Liv'],
+            page: '',
+            attachments: [{ name: 'plan.pdf', mediaType: 'application/pdf', octets: 9 }],
+            raw: 'Auto-Submitted: auto-replied',
+            size: 28,
+          }),
+    );
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function show() {
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <MailboxInHand value="m">
+          <SentSheet step={step} onClose={() => undefined} />
+        </MailboxInHand>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+test('an answer is shown as it went out, readable and raw, with the whole story of its writer', async () => {
+  show();
+  expect(await screen.findByText('Dear Liv')).toBeVisible();
+  expect(screen.getByText('with plan.pdf')).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: 'show its source' }));
+  expect(screen.getByText('Auto-Submitted: auto-replied')).toBeVisible();
+  const story = screen.getByRole('region', { name: 'Answers to liv@birkhall-school.example' });
+  const told = (await within(story).findAllByRole('listitem')).map((one) => one.textContent);
+  expect(told[0]).toContain('not answered by “Visits”, withheld');
+  expect(told[0]).toContain('at most 3 times a day');
+  expect(told[1]).toContain('answered by “Visits”, done');
+});
+
+test('what was cleared away is said to be gone', async () => {
+  gone = true;
+  show();
+  expect(await screen.findByText('There is no such thing.')).toBeVisible();
+});

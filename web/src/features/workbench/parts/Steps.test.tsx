@@ -1,0 +1,234 @@
+import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { useState } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { MailboxInHand } from '../../mailbox';
+import type { Step } from '../model';
+import { StepCard, type Around } from './StepCard';
+
+const around: Around = {
+  ownAddress: 'visits@ostrel-gardens.example',
+  ownAddresses: ['photos@ostrel-gardens.example'],
+  ownDomains: ['ostrel-gardens.example'],
+  aliases: [],
+  senders: [],
+  picked: [7, 6],
+  reach: 42,
+};
+
+const seen = (writer: string, differences: { what: string; before: string; now: string }[]) => ({
+  shown: { writer, to: '', subject: 's', answers: writer, attachments: [] },
+  text: 'hello',
+  rich: false,
+  differences,
+});
+
+let steps: Step[];
+let asked: Record<string, unknown>[];
+let tests: { id: string; address: string; sentAt: string; fault: string; arrivedAt?: string }[];
+
+const answer = (body: unknown) =>
+  new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
+
+beforeEach(() => {
+  steps = [];
+  asked = [];
+  tests = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { pathname } = new URL(request.url);
+    if (pathname.endsWith('/address-book')) {
+      return answer({
+        people: [
+          {
+            id: '1',
+            written: {
+              name: 'Noor',
+              addresses: ['noor@ostrel-gardens.example'],
+              organisation: '',
+              phone: '',
+              note: '',
+            },
+          },
+        ],
+        groups: [{ id: '2', written: { name: 'Guides', members: [] }, usedBy: [] }],
+        duplicates: [],
+        ownDomains: [],
+      });
+    }
+    if (pathname.endsWith('/as-received')) {
+      asked.push(await request.json());
+      return answer({
+        original: seen('Anna', []),
+        forwarded: seen('Visits desk', [{ what: 'writer shown', before: 'Anna', now: 'Visits desk' }]),
+        redirected: seen('Anna', []),
+      });
+    }
+    if (pathname.endsWith('/alias-tests')) {
+      if (request.method === 'POST') {
+        const { address } = await request.json();
+        tests = [
+          { id: '1', address, sentAt: '2026-11-26T10:00:00Z', fault: '', arrivedAt: '2026-11-26T10:00:01Z' },
+        ];
+        return answer(tests[0]);
+      }
+      return answer(tests);
+    }
+    if (pathname.endsWith('/rule-book')) {
+      return answer({ version: 1, document: { rules: [] } });
+    }
+    return answer(pathname.endsWith('/templates') ? { templates: [], fields: [] } : []);
+  });
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function InHand({ begin, more }: { begin: Step; more: Partial<Around> }) {
+  const [step, setStep] = useState(begin);
+  return (
+    <StepCard
+      step={step}
+      around={{ ...around, ...more }}
+      onChange={(changed) => {
+        steps.push(changed);
+        setStep(changed);
+      }}
+      onRemove={() => undefined}
+    />
+  );
+}
+
+function show(begin: Step, more: Partial<Around> = {}) {
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <MailboxInHand value="m">
+          <InHand begin={begin} more={more} />
+        </MailboxInHand>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+const open = (name: RegExp) => fireEvent.keyDown(screen.getByRole('button', { name }), { key: 'Enter' });
+
+async function choose(what: RegExp, chosen: string) {
+  open(what);
+  fireEvent.click(await screen.findByRole('menuitemradio', { name: chosen }));
+}
+
+test('an answer goes to each request, quoted, with a copy, where the rule says so', async () => {
+  show({ do: 'reply', subject: '', text: 'Thank you.', oncePerDays: 7 });
+  await choose(/^how often/, 'at each request, at most 3 a day');
+  fireEvent.click(screen.getByRole('button', { name: /quote, copies/ }));
+  fireEvent.click(screen.getByLabelText('their message stands quoted below'));
+  const copy = screen.getByLabelText('add an address for a copy of the answer');
+  fireEvent.change(copy, { target: { value: 'noor@ostrel-gardens.example' } });
+  fireEvent.keyDown(copy, { key: 'Enter' });
+  expect(steps.at(-1)).toEqual({
+    do: 'reply',
+    subject: '',
+    text: 'Thank you.',
+    timesADay: 3,
+    quotes: true,
+    copies: ['noor@ostrel-gardens.example'],
+  });
+});
+
+test('an answer to a form needs the form named, and says why', async () => {
+  show({ do: 'reply', subject: '', text: 'Thank you.' });
+  await choose(/^where the answer goes/, 'the address in its text');
+  expect(screen.getByText(/only forms you name here are answered so/)).toBeVisible();
+  const form = screen.getByLabelText('add the sender of a form');
+  fireEvent.change(form, { target: { value: 'form@ostrel-gardens.example' } });
+  fireEvent.keyDown(form, { key: 'Enter' });
+  expect(steps.at(-1)).toMatchObject({ answersTo: { part: 'text', forms: ['form@ostrel-gardens.example'] } });
+  await choose(/^where the answer goes/, 'its Reply-To');
+  expect(screen.getByText(/Anybody can write any address there/)).toBeVisible();
+  await choose(/^where the answer goes/, 'its return path');
+  expect(steps.at(-1)).not.toHaveProperty('answersTo');
+});
+
+test('a test of the alias says whether it arrived', async () => {
+  show({ do: 'reply', subject: '', text: 'x' }, { aliases: ['schools@ostrel-gardens.example'] });
+  fireEvent.click(screen.getByRole('button', { name: 'send a test' }));
+  expect(await screen.findByText(/It arrived,/)).toBeVisible();
+});
+
+test('a forward has its own subject and way of answers, and its three lines follow', async () => {
+  show({ do: 'forward', to: ['noor@ostrel-gardens.example'] });
+  expect(screen.getByText('Fwd: and its subject')).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: /subject, form, where answers go/ }));
+  await choose(/^the subject/, 'a new subject');
+  fireEvent.change(screen.getByLabelText('New subject'), { target: { value: 'For the guides' } });
+  await choose(/^answers go/, 'to the writer and to us');
+  await choose(/^written as/, 'photos@ostrel-gardens.example');
+  expect(steps.at(-1)).toEqual({
+    do: 'forward',
+    to: ['noor@ostrel-gardens.example'],
+    subject: 'For the guides',
+    answersGo: 'to both',
+    from: 'photos@ostrel-gardens.example',
+  });
+  expect(screen.getByText('For the guides')).toBeVisible();
+  expect(screen.getByText('the message’s own writer and photos@ostrel-gardens.example')).toBeVisible();
+});
+
+test('groups and people come from the address book, and outside addresses are warned of', async () => {
+  show({ do: 'redirect', to: [] });
+  open(/from the address book/);
+  fireEvent.click(await screen.findByRole('menuitem', { name: 'the group Guides' }));
+  expect(steps.at(-1)).toEqual({ do: 'redirect', to: [], groups: ['Guides'] });
+  open(/from the address book/);
+  fireEvent.click(await screen.findByRole('menuitem', { name: 'Noor' }));
+  expect(steps.at(-1)).toEqual({ do: 'redirect', to: ['noor@ostrel-gardens.example'], groups: ['Guides'] });
+  const box = screen.getByLabelText('add an address to redirect to');
+  fireEvent.change(box, { target: { value: 'tom@elsewhere.example' } });
+  fireEvent.keyDown(box, { key: 'Enter' });
+  expect(screen.getByText(/tom@elsewhere.example lies outside your own domains/)).toBeVisible();
+});
+
+test('a message is seen as it will be, message by message, and a redirect may become a forward', async () => {
+  show({ do: 'redirect', to: ['noor@ostrel-gardens.example'] });
+  fireEvent.click(screen.getByRole('button', { name: /see it as they will/ }));
+  const redirected = await screen.findByRole('region', { name: 'redirected' });
+  expect(within(redirected).getByText('Nothing: it is the same message.')).toBeVisible();
+  expect(screen.getByRole('region', { name: 'forwarded' })).toHaveTextContent(
+    'writer shown: Anna → Visits desk',
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'earlier' }));
+  await waitFor(() => expect(asked.map((one) => one['message'])).toEqual([7, 6]));
+  fireEvent.click(screen.getByRole('button', { name: 'forward it instead' }));
+  expect(steps.at(-1)).toEqual({ do: 'forward', to: ['noor@ostrel-gardens.example'] });
+});
+
+test('marks are set or taken off, never both', () => {
+  show({ do: 'mark', flags: ['\\Seen'] });
+  const off = screen.getByRole('group', { name: 'take off marks' });
+  fireEvent.click(within(off).getByRole('button', { name: 'read' }));
+  expect(steps.at(-1)).toMatchObject({ flags: [], remove: ['\\Seen'] });
+  const on = screen.getByRole('group', { name: 'set marks' });
+  fireEvent.click(within(on).getByRole('button', { name: 'important' }));
+  fireEvent.change(screen.getByLabelText('tags to set'), { target: { value: 'school later' } });
+  expect(steps.at(-1)).toMatchObject({ tags: ['school', 'later', '$Important'], remove: ['\\Seen'] });
+});
+
+test('a folder for each sender shows the folders there will be', () => {
+  show({ do: 'file', folder: 'Senders' }, { senders: ['anna@school.example', 'norrskola.example'] });
+  fireEvent.click(screen.getByLabelText('a folder of its own below it for each sender'));
+  const folders = screen.getByRole('list', { name: 'Folders' });
+  expect(
+    within(folders)
+      .getAllByRole('listitem')
+      .map((one) => one.textContent),
+  ).toEqual(['Senders/anna@school.example', 'Senders/norrskola.example']);
+});
+
+test('deleting for good says what it would have cost', () => {
+  show({ do: 'delete' });
+  expect(screen.getByText(/would have cost 42 messages/)).toBeVisible();
+});
