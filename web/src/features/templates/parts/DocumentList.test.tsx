@@ -20,7 +20,7 @@ const document = (id: string, fileName: string, usedBy: string[] = []): Document
 
 let kept: DocumentView[];
 let sent: { method: string; path: string }[];
-let chosen: string[];
+const chosen: string[] = [];
 
 const answer = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
@@ -28,7 +28,7 @@ const answer = (body: unknown, status = 200) =>
 beforeEach(() => {
   kept = [document('plan', 'Site plan.pdf', ['Visits']), document('old', 'Old prices.pdf')];
   sent = [];
-  chosen = [];
+  chosen.length = 0;
   vi.stubGlobal('fetch', (request: Request | string, init?: RequestInit) => {
     const { pathname, search } = new URL(typeof request === 'string' ? request : request.url, 'http://x');
     const method = init?.method ?? (request as Request).method;
@@ -51,8 +51,16 @@ afterEach(() => {
 
 function Chosen({ begin }: { begin: string[] }) {
   const [now, setNow] = useState(begin);
-  chosen = now;
-  return <DocumentList label="Documents that go along" chosen={now} onChange={setNow} />;
+  return (
+    <DocumentList
+      label="Documents that go along"
+      chosen={now}
+      onChange={(next) => {
+        chosen.splice(0, chosen.length, ...next);
+        setNow(next);
+      }}
+    />
+  );
 }
 
 function show(begin: string[]) {

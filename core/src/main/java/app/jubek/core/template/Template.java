@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -35,10 +36,12 @@ public record Template(
     public static final String CAPTURED = "captured.";
 
     private static final int LONGEST = 100_000;
-    private static final Mustache.Compiler PLAIN =
-            Mustache.compiler().escapeHTML(false).defaultValue("");
-    private static final Mustache.Compiler RICH =
-            Mustache.compiler().escapeHTML(true).defaultValue("");
+    /** What Mustache would leave unescaped. */
+    private static final Pattern RAW = Pattern.compile("\\{\\{\\s*[{&]");
+
+    private static final Pattern DELIMITERS = Pattern.compile("\\{\\{\\s*=");
+    static final Mustache.Compiler PLAIN = Mustache.compiler().escapeHTML(false).defaultValue("");
+    static final Mustache.Compiler RICH = Mustache.compiler().escapeHTML(true).defaultValue("");
 
     /**
      * @throws IllegalArgumentException where it has no name or text, or braces that name no field; it says which
@@ -56,8 +59,12 @@ public record Template(
         if (!subject.equals(subject.lines().findFirst().orElse(""))) {
             throw new IllegalArgumentException("a subject is one line");
         }
-        if (rich.matches("(?s).*\\{\\{[{&].*")) {
+        if (RAW.matcher(rich).find()) {
             throw new IllegalArgumentException("in rich text a field stands between two braces, as {{subject}}");
+        }
+        if (Stream.of(subject, text, rich, signature.text())
+                .anyMatch(words -> DELIMITERS.matcher(words).find())) {
+            throw new IllegalArgumentException("fields stand between braces, and {{= sets no other signs for them");
         }
         rich = RichText.cleaned(rich);
         documents = documents.stream().distinct().toList();

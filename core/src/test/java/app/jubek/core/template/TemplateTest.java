@@ -220,6 +220,20 @@ class TemplateTest {
                 .startsWith("<p>Dear <b>Mara Lindqvist</b>, 24 &lt;b&gt; of &lt;img src")
                 .endsWith("<p>The visits desk</p><p><img src=\"cid:signature-picture\" alt=\"\"></p>");
         assertThat(letter.text()).isEqualTo("Dear Mara Lindqvist of Birkhall School, 24 <b>\n\n-- \nThe visits desk");
-        assertThatThrownBy(() -> rich("x", "<p>{{{subject}}}</p>", List.of())).hasMessageContaining("two braces");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<p>{{{subject}}}</p>",
+                "<p>{{&subject}}</p>",
+                "<p>{{ & subject}}</p>",
+                "<p>{{=<% %>=}}<%& subject %></p>",
+                "<p>{{ = [ ] = }}[& subject]</p>"
+            })
+    void richTextHasNoWayRoundTheEscapingOfValues(String html) {
+        assertThatThrownBy(() -> rich("x", html, List.of()))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("braces");
     }
 }
