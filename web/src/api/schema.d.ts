@@ -1017,6 +1017,7 @@ export interface components {
             /** Format: int32 */
             came: number;
             done: components["schemas"]["DoneCount"][];
+            lookBy: components["schemas"]["LookByView"][];
             /** Format: date-time */
             lookedAt?: string;
             /** Format: date-time */
@@ -1294,6 +1295,11 @@ export interface components {
             days: number;
             /** @enum {string} */
             do: "look by";
+        };
+        LookByView: {
+            /** Format: date */
+            day: string;
+            message: components["schemas"]["MessageLine"];
         };
         MadeUp: {
             from: string;

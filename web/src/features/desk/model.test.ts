@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Rule } from '../rules';
-import { doneLines, lookAgain, soon } from './model';
+import { byWhen, documentsDue, doneLines, lookAgain, soon } from './model';
 
 const rule = (active: Rule['active'], on = true): Rule => ({
   id: 'r',
@@ -54,4 +54,30 @@ test('a template is named from the day on which it was to be looked at again', (
   });
   const due = lookAgain([template('2026-11-26'), template('2026-11-27')], new Date(2026, 10, 26));
   expect(due.map((one) => one.id)).toEqual(['2026-11-26']);
+});
+
+test('a document is named from its day on, and one without a day never', () => {
+  const document = (id: string, lookAgainOn?: string) => ({
+    id,
+    fileName: id,
+    mediaType: 'text/plain',
+    size: 1,
+    picture: false,
+    added: '2026-01-01',
+    savedBy: 'Ilse Varga',
+    usedBy: [],
+    ...(lookAgainOn ? { lookAgainOn } : {}),
+  });
+  const due = documentsDue(
+    [document('prices', '2026-11-25'), document('plan', '2026-12-01'), document('leaf')],
+    new Date(2026, 10, 26),
+  );
+  expect(due.map((one) => one.id)).toEqual(['prices']);
+});
+
+test('a message is to be looked at today, by tomorrow, or since a day that has passed', () => {
+  const today = new Date(2026, 10, 26, 15);
+  expect(byWhen('2026-11-26', today)).toBe('today');
+  expect(byWhen('2026-11-27', today)).toBe('by tomorrow');
+  expect(byWhen('2026-11-24', today)).toBe('since 24 Nov 2026');
 });

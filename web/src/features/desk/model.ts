@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { plainDay } from '../../lib/dates';
 import { counted } from '../../lib/numbers';
 import type { Rule } from '../rules';
 
@@ -45,6 +46,23 @@ export function soon(rules: Rule[], today: Date): { rule: Rule; words: string }[
 /** Templates whose day to be looked at again has come. */
 export function lookAgain(templates: Schemas['TemplateView'][], today: Date): Schemas['TemplateView'][] {
   return templates.filter(({ written: { lookAgainOn } }) => lookAgainOn && daysTo(lookAgainOn, today) <= 0);
+}
+
+/** Documents whose day to be looked at again has come. */
+export function documentsDue(documents: Schemas['DocumentView'][], today: Date): Schemas['DocumentView'][] {
+  return documents.filter(({ lookAgainOn }) => lookAgainOn && daysTo(lookAgainOn, today) <= 0);
+}
+
+/** When a message was to be looked at, as people say it. */
+export function byWhen(day: string, today: Date): string {
+  const days = daysTo(day, today);
+  return days > 1
+    ? `within ${days} days`
+    : days === 1
+      ? 'by tomorrow'
+      : days === 0
+        ? 'today'
+        : `since ${plainDay(day)}`;
 }
 
 function daysTo(date: string, today: Date): number {

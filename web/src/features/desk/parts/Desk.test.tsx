@@ -8,6 +8,7 @@ import { Desk } from './Desk';
 
 let calls: string[];
 let waiting: unknown[];
+let lookBy: unknown[];
 
 const answer = (body: unknown) =>
   new Response(JSON.stringify(body), { status: 200, headers: { 'Content-Type': 'application/json' } });
@@ -41,11 +42,17 @@ const FAILED = {
 beforeEach(() => {
   calls = [];
   waiting = [];
+  lookBy = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     calls.push(`${request.method} ${pathname}`);
     if (pathname.endsWith('/desk')) {
-      return answer({ since: '2026-03-19T17:00:00Z', came: 12, done: [{ kind: 'REDIRECT', messages: 3 }] });
+      return answer({
+        since: '2026-03-19T17:00:00Z',
+        came: 12,
+        done: [{ kind: 'REDIRECT', messages: 3 }],
+        lookBy,
+      });
     }
     if (pathname.endsWith('/records')) {
       return answer(waiting);
@@ -55,6 +62,9 @@ beforeEach(() => {
     }
     if (pathname.endsWith('/drafts')) {
       return answer({ drafts: [{ rule: 'r', document: {} }] });
+    }
+    if (pathname.endsWith('/documents')) {
+      return answer([]);
     }
     if (pathname.endsWith('/templates')) {
       return answer({ templates: [], fields: [] });
@@ -116,4 +126,11 @@ test('leaving it counts as having looked', async () => {
   expect(calls).not.toContain('PUT /api/mailboxes/m/desk/look');
   unmount();
   await waitFor(() => expect(calls).toContain('PUT /api/mailboxes/m/desk/look'));
+});
+
+test('a message that is to be looked at stands on the desk and opens', async () => {
+  lookBy = [{ message: { ...FAILED.message, subject: 'Frost damage' }, day: '2020-01-06' }];
+  show();
+  expect(await screen.findByRole('link', { name: 'Frost damage' })).toHaveAttribute('href', '/incoming/7');
+  expect(screen.getByText('to be looked at since 6 Jan 2020')).toBeVisible();
 });

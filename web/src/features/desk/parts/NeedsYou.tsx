@@ -8,8 +8,9 @@ import { useDrafts } from '../../drafts';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS, useAct, useRecords } from '../../records';
 import { useRuleBook } from '../../rules';
-import { useTemplates } from '../../templates';
-import { lookAgain, soon } from '../model';
+import { useDocuments, useTemplates } from '../../templates';
+import { byWhen, documentsDue, lookAgain, soon } from '../model';
+import { useDesk } from '../queries';
 
 const SHOWN = 8;
 
@@ -25,7 +26,13 @@ export function NeedsYou() {
   const changes = soon(rules, new Date());
   const begun = [...(drafts.data?.keys() ?? [])];
   const aged = lookAgain(templates.data?.templates ?? [], new Date());
-  const nothing = waiting.length + changes.length + begun.length + aged.length === 0;
+  const documents = useDocuments();
+  const desk = useDesk();
+  const toLookAt = desk.data?.lookBy ?? [];
+  const agedDocuments = documentsDue(documents.data ?? [], new Date());
+  const nothing =
+    waiting.length + toLookAt.length + changes.length + begun.length + aged.length + agedDocuments.length ===
+    0;
   const failed = records.error ?? act.error;
   return (
     <section aria-label="Needs you">
@@ -73,6 +80,14 @@ export function NeedsYou() {
             </Link>
           </li>
         )}
+        {toLookAt.map(({ message, day }) => (
+          <li key={`look ${message.id}`} className="border-t border-line py-2">
+            <Link className="block truncate font-semibold hover:underline" to={`/incoming/${message.id}`}>
+              <bdi>{message.subject || '(no subject)'}</bdi>
+            </Link>
+            <span className="block text-sm">to be looked at {byWhen(day, new Date())}</span>
+          </li>
+        ))}
         {changes.map(({ rule, words }) => (
           <li key={rule.id} className="border-t border-line py-2">
             <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
@@ -86,6 +101,15 @@ export function NeedsYou() {
             The template{' '}
             <Link className="font-semibold hover:underline" to="/templates">
               {template.written.name}
+            </Link>{' '}
+            was to be looked at again
+          </li>
+        ))}
+        {agedDocuments.map((document) => (
+          <li key={document.id} className="border-t border-line py-2">
+            The document{' '}
+            <Link className="font-semibold hover:underline" to="/templates">
+              {document.fileName}
             </Link>{' '}
             was to be looked at again
           </li>

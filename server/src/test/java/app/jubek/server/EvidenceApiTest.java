@@ -3,6 +3,8 @@ package app.jubek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -259,6 +261,66 @@ class EvidenceApiTest extends ServerTest {
         assertThat(message.at("/texts/0").stringValue()).startsWith("hello");
         JsonNode records = browser.get("/api/mailboxes/" + mailbox + "/records?states=SENT,HELD");
         assertThat(records.toString()).contains("\"opened now\"");
+    }
+
+    private JsonNode asked(String path, String json) {
+        return JSON.readTree(
+                browser.send("POST", "/api/mailboxes/" + mailbox + path, json.replace('\'', '"'), "application/json")
+                        .body());
+    }
+
+    @Test
+    void aMessageIsSeenForwardedAndRedirectedBeforehandWithWhatDiffers() {
+        rules();
+        long id = evidence("guided visit", "PICKED").at("/rows/0/id").longValue();
+        JsonNode seen = asked(
+                "/as-received",
+                "{'message':" + id + ",'days':90,'step':{'do':'forward','to':['duty@ostrel-gardens.example'],"
+                        + "'prefix':'For you:','note':'please see','answersGo':'to writer'}}");
+        assertThat(seen.at("/forwarded/shown/subject").stringValue()).startsWith("For you: ");
+        assertThat(seen.at("/forwarded/text").stringValue()).startsWith("please see");
+        assertThat(seen.at("/forwarded/shown/answers").stringValue())
+                .isEqualTo(seen.at("/original/shown/answers").stringValue());
+        assertThat(seen.at("/forwarded/differences/0/what").stringValue()).isEqualTo("writer shown");
+        assertThat(seen.at("/redirected/differences")).isEmpty();
+    }
+
+    @Test
+    void whatIsPickedIsCountedByWhatOurServerSaidOfIt() {
+        String mail = "Authentication-Results: mx.ostrel-gardens.example; dkim=%s header.d=signed.example\r\n"
+                + "From: h@signed.example\r\nTo: " + World.VISITS + "\r\nSubject: signed or not\r\n\r\n%s\r\n";
+        rules();
+        List<String> results = List.of("pass", "pass", "none");
+        for (int i = 0; i < results.size(); i++) {
+            send(
+                    "h@signed.example",
+                    World.VISITS,
+                    mail.formatted(results.get(i), i).getBytes(StandardCharsets.UTF_8));
+        }
+        String question =
+                "{'rule':" + rule("new", "signed or not", "goes on", step("{'do':'keep'}")) + ",'order':0,'days':90}";
+        await(
+                "all three came in",
+                () -> asked("/will-it-arrive", question).get("signed").intValue() == 2
+                        && asked("/will-it-arrive", question).get("unsigned").intValue() == 1);
+        assertThat(asked("/will-it-arrive", question).get("advice").stringValue())
+                .startsWith("1 of 3 may be refused");
+    }
+
+    @Test
+    void aTemplateIsSeenOnAMadeUpMessageInBothForms() {
+        JsonNode seen = asked(
+                "/template-preview",
+                "{'written':{'name':'x','language':'en-GB','subject':'','text':'Dear {{sender.firstName}}',"
+                        + "'rich':'<p>Dear <b>{{sender.firstName}}</b></p><script>1</script>'},'days':90,"
+                        + "'madeUp':{'from':'Liv Strand <liv@made.example>','subject':'Hello <you>'}}");
+        assertThat(seen.get("to").stringValue()).isEqualTo("liv@made.example");
+        assertThat(seen.get("subject").stringValue()).isEqualTo("Auto: Hello <you>");
+        assertThat(seen.get("html").stringValue()).contains("Dear <b>Liv</b>").doesNotContain("<script>");
+        assertThat(seen.get("faults").toString()).contains("EMPTY_SUBJECT", "MISSING_FALLBACK");
+        assertThat(asked("/template-preview", "{'written':{'name':'x','text':'y'},'days':90}")
+                        .toString())
+                .contains("Say for which message");
     }
 
     @Test

@@ -3,6 +3,9 @@ package app.jubek.server;
 import static app.jubek.core.step.StepState.SENT;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jakarta.mail.Flags;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -92,5 +95,34 @@ class OtherStepsTest extends ServerTest {
         assertThat(browser.get(notices + "?after=" + told.get("last").longValue())
                         .get("notices"))
                 .isEmpty();
+    }
+
+    /** RFC 9051 §2.3.2: a keyword of ours beside the system flag. */
+    @Test
+    void whatIsToBeLookedAtByADayIsFlaggedTaggedAndOnTheDesk() {
+        rules(rule("look", "by tomorrow", "goes on", step("{'do':'look by','days':1}")));
+        write("anna@school.example", World.VISITS, "by tomorrow", "x");
+        await("it is marked", () -> isDone("look"));
+        String day = LocalDate.now(ZoneId.of("Europe/Stockholm")).plusDays(1).toString();
+        Flags flags = flags(World.VISITS, "INBOX", "by tomorrow").get(0);
+        assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
+        assertThat(flags.getUserFlags()).contains("look-by-" + day);
+        var desk = new Browser(port).signedIn("ilse", "greenhouse").get("/api/mailboxes/" + mailbox + "/desk");
+        assertThat(desk.at("/lookBy/0/day").stringValue()).isEqualTo(day);
+        assertThat(desk.at("/lookBy/0/message/subject").stringValue()).isEqualTo("by tomorrow");
+    }
+
+    @Test
+    void marksAreTakenOffAndImportanceIsAKeywordThatOtherProgramsKnow() {
+        rules(rule(
+                "marks",
+                "mark this",
+                "goes on",
+                step("{'do':'mark','flags':['\\\\Flagged'],'tags':['$Important','school'],'remove':['\\\\Seen']}")));
+        write("anna@school.example", World.VISITS, "mark this", "x");
+        await("it is marked", () -> isDone("marks"));
+        Flags flags = flags(World.VISITS, "INBOX", "mark this").get(0);
+        assertThat(flags.getUserFlags()).contains("$Important", "school");
+        assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
     }
 }
