@@ -52,7 +52,12 @@ export function Notices() {
           </Link>
           <p className="truncate text-sm">{notice.message.sender}</p>
           {mayAsk && (
-            <Button small look="quiet" onClick={() => void Notification.requestPermission()}>
+            <Button
+              small
+              look="quiet"
+              className="-ml-2"
+              onClick={() => void Notification.requestPermission()}
+            >
               tell me outside this page, too
             </Button>
           )}

@@ -34,6 +34,7 @@ function Opened({ step }: { step: Step }) {
     return <Trouble text={problemText(sent.error)} />;
   }
   const { shown, texts, page, attachments } = sent.data;
+  const files = attachments.map((file) => file.name).filter((name) => name !== '');
   return (
     <div className="grid gap-3">
       <dl className="grid grid-cols-[92px_1fr] gap-x-2 text-sm">
@@ -74,11 +75,7 @@ function Opened({ step }: { step: Step }) {
           {texts.join('\n\n') || 'It has no text.'}
         </div>
       )}
-      {attachments.length > 0 && (
-        <p className="text-sm text-ink2">
-          with {attachments.map((file) => file.name || file.mediaType).join(', ')}
-        </p>
-      )}
+      {files.length > 0 && <p className="text-sm text-ink2">with {files.join(', ')}</p>}
       {step.kind === 'REPLY' && step.recipient && <Story writer={step.recipient} />}
     </div>
   );

@@ -1,6 +1,7 @@
 package app.jubek.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
@@ -8,6 +9,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -154,6 +156,11 @@ class AroundTest extends Journey {
                 .fill("Dear {{sender.firstName}},\n\nguided visits for classes take place on Tuesdays and Thursdays."
                         + " Please send us three dates, the number of pupils and their age.\n\nThe visits desk");
         page.getByLabel("instead of the writer’s first name").fill("visitor");
+        button("Rich text: none").click();
+        page.getByLabel("Signature, under the text").fill("Ilse Varga\nThe visits desk, Ostrel Gardens");
+        page.getByLabel("file for Documents that go along")
+                .setInputFiles(new FilePayload("Prices for classes.txt", "text/plain", "free".getBytes(UTF_8)));
+        page.getByLabel("Take out Prices for classes.txt").waitFor();
         button("Save").click();
         page.waitForTimeout(2_500);
         PLACES.forEach((name, path) -> {
@@ -169,6 +176,12 @@ class AroundTest extends Journey {
         button("try a made-up message …").click();
         page.waitForTimeout(1_000);
         picture("made-up");
+        visit("/rules/school-visits");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
+                .click();
+        button("see it as they will …").click();
+        page.waitForTimeout(1_500);
+        picture("as-received");
         visit("/incoming");
         page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Lost: a"))

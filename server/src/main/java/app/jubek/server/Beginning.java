@@ -1,8 +1,10 @@
 package app.jubek.server;
 
 import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.formats.vcard.Cards;
 import app.jubek.server.account.Accounts;
 import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.delivery.DeliveryService;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.WatchService;
@@ -27,6 +29,7 @@ class Beginning {
     private final Mailboxes mailboxes;
     private final MailboxAccess access;
     private final RuleBooks books;
+    private final AddressBooks people;
     private final WatchService watching;
     private final DeliveryService delivery;
     private final Nodes nodes;
@@ -37,6 +40,7 @@ class Beginning {
             Mailboxes mailboxes,
             MailboxAccess access,
             RuleBooks books,
+            AddressBooks people,
             WatchService watching,
             DeliveryService delivery,
             Nodes nodes) {
@@ -45,6 +49,7 @@ class Beginning {
         this.mailboxes = mailboxes;
         this.access = access;
         this.books = books;
+        this.people = people;
         this.watching = watching;
         this.delivery = delivery;
         this.nodes = nodes;
@@ -63,16 +68,21 @@ class Beginning {
     private void giveMailbox(UUID account) {
         properties.firstMailbox().map(mailboxes::ensure).ifPresent(mailbox -> {
             access.grant(account, mailbox);
-            properties.simulated().ifPresent(demo -> giveRules(mailbox, demo.ruleBook()));
+            properties.simulated().ifPresent(demo -> {
+                if (books.current(mailbox).version() == 0) {
+                    people.take(
+                            mailbox,
+                            Cards.read(
+                                    read(demo.cards()), () -> UUID.randomUUID().toString()));
+                    books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), "Ostrel Gardens");
+                }
+            });
         });
     }
 
-    private void giveRules(UUID mailbox, Path file) {
-        if (books.current(mailbox).version() > 0) {
-            return;
-        }
+    private static String read(Path file) {
         try {
-            books.save(mailbox, 0, RuleBookJson.read(Files.readString(file)), "Ostrel Gardens");
+            return Files.readString(file);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }

@@ -117,6 +117,33 @@ class TemplateApiTest extends ServerTest {
         assertThat(browser.get(at("/answers?writer=LIV@plan.example"))).hasSize(1);
     }
 
+    /** RFC 2392: the rich form names the picture, and Records show it without loading anything. */
+    @Test
+    void theSignaturesPictureIsInTheAnswerAndInTheRecords() {
+        String id = "0b0e6c1e-5a54-4f0c-8f1a-3d9a5d1b6a03";
+        browser.send("PUT", at("/documents/" + id + "?fileName=leaf.png"), "not really a leaf", "image/png");
+        String written = """
+                {"name":"Signed","language":"en-GB","subject":"s","text":"Hello.","signature":"The desk","picture":"%s"}""";
+        browser.send(
+                "PUT",
+                at("/templates/signed"),
+                "{\"baseVersion\":0,\"written\":" + written.formatted(id) + "}",
+                "application/json");
+        rules(rule("signed", "sign this", "ends here", step("{'do':'reply','template':'signed'}")));
+        write("liv@signed.example", World.VISITS, "sign this", "");
+        await(
+                "the answer left",
+                () -> steps("signed").stream().anyMatch(s -> s.state().isSettled()));
+        assertThat(mail("liv@signed.example", "INBOX"))
+                .singleElement()
+                .asString()
+                .contains("multipart/related", "Content-ID: <signature-picture>", "src=\"cid:signature-picture\"");
+        JsonNode sent = browser.get(at("/steps/" + steps("signed").get(0).id() + "/sent"));
+        assertThat(sent.get("page").stringValue())
+                .contains("src=\"data:image/png;base64,")
+                .contains("The desk");
+    }
+
     @Test
     void whatIsNoDocumentIsRefusedWithWhatIsWrong() {
         String id = "0b0e6c1e-5a54-4f0c-8f1a-3d9a5d1b6a02";

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Nothing;
@@ -20,6 +21,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
+import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.Manner;
 import app.jubek.core.step.Often;
@@ -35,6 +37,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -287,5 +290,51 @@ class EngineTest {
                         rule.id().value(), Set.of("anna@school.example"), Mails.NOW.minusSeconds(60)))));
         assertThat(reasons(Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(MAIL), answered)))
                 .containsExactly(Reason.ANSWERED_BEFORE);
+    }
+
+    @Test
+    void whatLeavesOnceItWasHandedOnGoesToTheTrashUnlessItIsFiledOrKept() {
+        Step leaves = new Step.Redirect(List.of(MailAddress.of("education@ostrel-gardens.example")), true);
+        assertThat(carriedOut(leaves))
+                .containsExactly("redirected to education@ostrel-gardens.example", "put into the trash");
+        assertThat(carriedOut(leaves, SEEDS))
+                .containsExactly("redirected to education@ostrel-gardens.example", "filed in Seeds");
+        assertThat(carriedOut(leaves, Step.Plain.KEEP))
+                .containsExactly("redirected to education@ostrel-gardens.example");
+        assertThat(carriedOut(SEEDS, Step.Plain.ARCHIVE)).containsExactly("copied to Seeds", "archived");
+        assertThat(carriedOut(Step.Plain.ARCHIVE, Step.Plain.KEEP)).isEmpty();
+        assertThat(carriedOut(Step.Plain.ARCHIVE, Step.Plain.TRASH)).containsExactly("archived");
+    }
+
+    private static List<String> carriedOut(Step... steps) {
+        return decide(MAIL, rule("a", words("visit"), steps)).asCarriedOut().stream()
+                .map(step -> step.step().done())
+                .toList();
+    }
+
+    @Test
+    void aFolderForEachSenderIsNamedByTheSenderThatTheRuleNames() {
+        Criterion school = new AddressTest(
+                AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of("school.example"), false);
+        assertThat(done(decide(MAIL, rule("a", school, new Step.File("Senders", true)))))
+                .containsExactly("filed in Senders/school.example");
+        assertThat(done(decide(MAIL, rule("a", words("visit"), new Step.File("Senders", true)))))
+                .containsExactly("filed in Senders/anna@school.example");
+    }
+
+    /** What quotes would carry out what the fence keeps in; an answer without the original does not. */
+    @Test
+    void theFenceKeepsBackWhatIsHandedOnAndAnswersThatQuote() {
+        Manner quoting = new Manner(
+                Often.PRESET, Optional.empty(), AnswersTo.Header.RETURN_PATH, true, List.of(), Optional.empty(), false);
+        Step quotes = new Step.Reply(Optional.empty(), "", "Thank you.", quoting);
+        assertThat(reasons(fenced(TO_EDUCATION))).containsExactly(Reason.FENCE);
+        assertThat(reasons(fenced(quotes))).containsExactly(Reason.FENCE);
+        assertThat(fenced(ANSWER).planned()).hasSize(1);
+    }
+
+    private static Decision fenced(Step step) {
+        RuleBook book = new RuleBook(List.of(rule("a", words("visit"), step)), words("invoice"), List.of());
+        return Engine.decide(CompiledBook.of(book), Mails.read(MAIL), Mails.surroundings());
     }
 }

@@ -11,10 +11,14 @@ import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.TextTest;
+import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Cover;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Value;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -93,5 +97,33 @@ class RuleTest {
     void twoRulesOfOneBookNeverShareAnId() {
         Rule rule = rule("n", new Everything(), new Nothing(), List.of(FILE), true);
         assertThatThrownBy(() -> RuleBook.of(List.of(rule, rule))).hasMessageContaining("two rules have the id r");
+    }
+
+    @Test
+    void stepsReadAsOneLine() {
+        MailAddress duty = MailAddress.of("duty@ostrel-gardens.example");
+        assertThat(new Step.Redirect(List.of(duty), List.of("Guides"), false).done())
+                .isEqualTo("redirected to duty@ostrel-gardens.example and the group “Guides”");
+        assertThat(new Step.File("Senders", true).done()).isEqualTo("filed in Senders, one folder for each sender");
+        assertThat(new Step.File("Senders", true).below("a/b%c").done()).isEqualTo("filed in Senders/a_b_c");
+        assertThat(new Step.LookBy(0).done()).isEqualTo("flagged to be looked at the same day");
+        assertThat(new Step.LookBy(3).mark(LocalDate.of(2026, 12, 30)).add())
+                .containsExactly("\\Flagged", "look-by-2027-01-02");
+        assertThat(Often.aDay(3).inWords()).isEqualTo("to each request, at most 3 times a day per writer");
+        assertThat(Often.PRESET.inWords()).isEqualTo("once per writer in 7 days");
+        assertThat(Cover.Heading.PRESET.of("Visit?")).isEqualTo("Fwd: Visit?");
+        assertThat(new Cover.Heading("[tour]", false).of("Visit?")).isEqualTo("[tour] Visit?");
+    }
+
+    @Test
+    void settingsOfStepsThatCanNotBeMeantAreRefusedWithTheWayOut() {
+        assertThatThrownBy(() -> Often.aDay(4)).hasMessageContaining("one to 3 times a day");
+        assertThatThrownBy(() -> new Step.LookBy(400)).hasMessageContaining("within 0 to 365 days");
+        assertThatThrownBy(() -> new Cover.Heading(" ", true)).hasMessageContaining("needs words");
+        assertThatThrownBy(() -> new Cover.Heading("a\nb", false)).hasMessageContaining("one line");
+        assertThatThrownBy(() -> new AnswersTo.InText("(", List.of(MailAddress.of("form@ostrel-gardens.example"))))
+                .hasMessageContaining("is no pattern");
+        assertThatThrownBy(() -> new AnswersTo.InText(AnswersTo.InText.USUAL, List.of()))
+                .hasMessageContaining("name the sender of the form");
     }
 }

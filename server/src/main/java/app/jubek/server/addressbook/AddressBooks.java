@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.PeopleGroup;
 import app.jubek.core.people.Person;
+import app.jubek.formats.vcard.Cards;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import java.sql.Array;
@@ -11,6 +12,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -97,6 +99,36 @@ public class AddressBooks {
                     "There is a group “" + group.name() + "” already: add to that one, or choose another name.",
                     List.of());
         }
+    }
+
+    /**
+     * @param added people who were not there before
+     * @param completed people who were, and about whom the cards say more or the same
+     * @param notTaken what was left out and why
+     */
+    public record CardsTaken(int added, int completed, int groups, List<String> notTaken) {}
+
+    /** A card that shares an address with somebody completes what is known of them, and takes nothing away. */
+    @Transactional
+    public CardsTaken take(UUID mailbox, Cards cards) {
+        int completed = 0;
+        for (Person card : cards.people()) {
+            Optional<Person> known =
+                    people(mailbox).stream().filter(card::sharesAddress).findFirst();
+            completed += known.isPresent() ? 1 : 0;
+            save(mailbox, known.map(person -> person.with(card)).orElse(card));
+        }
+        cards.groups().forEach(group -> save(mailbox, joined(mailbox, group)));
+        return new CardsTaken(
+                cards.people().size() - completed, completed, cards.groups().size(), cards.notTaken());
+    }
+
+    private PeopleGroup joined(UUID mailbox, PeopleGroup group) {
+        return groups(mailbox).stream()
+                .filter(known -> known.name().equalsIgnoreCase(group.name()))
+                .findFirst()
+                .map(known -> known.with(group.members()))
+                .orElse(group);
     }
 
     private void noted(UUID mailbox, int changed) {

@@ -111,7 +111,7 @@ public class Intake implements Arrivals {
 
     private void takeIn(UUID mailboxId, Read read, Lease lease) {
         parts.mailboxes().lock(mailboxId);
-        if (!parts.cursors().advance(lease, read.fetched().place())) {
+        if (!parts.cursors().advance(lease, read.fetched().place()) || isAliasTest(mailboxId, read.message())) {
             return;
         }
         Optional<MessageEntity> known = known(mailboxId, read);
@@ -119,7 +119,7 @@ public class Intake implements Arrivals {
             known.get().locate(read.fetched().place());
             return;
         }
-        if (parts.cursors().isPast(mailboxId, read.fetched()) || isAliasTest(mailboxId, read.message())) {
+        if (parts.cursors().isPast(mailboxId, read.fetched())) {
             past(mailboxId, read);
             return;
         }
@@ -133,6 +133,7 @@ public class Intake implements Arrivals {
         parts.decisions().increment();
     }
 
+    /** A test of ours is neither evidence nor anything to act on. */
     private boolean isAliasTest(UUID mailbox, ReadMessage message) {
         return message.messageId()
                 .filter(id -> parts.aliasTests().arrived(mailbox, id))

@@ -68,6 +68,6 @@ public record JubekProperties(
     /** The first account; made when there is none yet. */
     public record FirstAccount(String signIn, String name, Optional<String> password) {}
 
-    /** Only in the demo: where the post office takes commands, and the rules to begin with. */
-    public record Demo(String postOffice, Path ruleBook) {}
+    /** Only in the demo: where the post office takes commands, and the rules and people to begin with. */
+    public record Demo(String postOffice, Path ruleBook, Path cards) {}
 }

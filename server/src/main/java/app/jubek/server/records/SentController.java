@@ -67,7 +67,7 @@ class SentController {
             return new SentView(
                     AsReceived.of(message),
                     message.texts(),
-                    message.html().map(html::page).orElse(""),
+                    message.html().isEmpty() ? "" : html.page(message.html().get(), InlinePictures.of(octets)),
                     message.attachments(),
                     new String(again.readNBytes(SHOWN), StandardCharsets.UTF_8),
                     octets.size());
