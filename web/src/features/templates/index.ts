@@ -1,4 +1,4 @@
 export { Templates } from './parts/Templates';
 export { useTemplateNames, useTemplates } from './queries';
-export { NewTemplateForm } from './parts/NewTemplateForm';
+export { TemplateForm } from './parts/TemplateForm';
 export { useDocuments } from './documents';

@@ -87,10 +87,10 @@ export function AddressBook() {
               <caption className="sr-only">{counted(listed.length, 'person', 'people')}</caption>
               <thead className="text-[12.5px] text-ink2">
                 <tr>
-                  <th className="w-[26%] py-1 pl-4 font-normal">name</th>
+                  <th className="w-[22%] py-1 pl-4 font-normal">name</th>
                   <th className="font-normal">addresses</th>
-                  <th className="w-[24%] font-normal">organisation</th>
-                  <th className="w-[16%] font-normal">groups</th>
+                  <th className="w-[20%] font-normal">organisation</th>
+                  <th className="w-[14%] font-normal">groups</th>
                   <th className="w-[92px] font-normal">
                     <span className="sr-only">what you can do</span>
                   </th>

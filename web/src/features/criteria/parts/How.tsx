@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import { Choice } from '../../../ui/Choice';
 import {
   isAddress,
@@ -141,9 +142,7 @@ function WordsHows({ test, onChange }: { test: WordsTest; onChange: (test: Test)
 }
 
 function withNot<T extends Test>(test: T, not: boolean): T {
-  const changed = { ...test };
-  delete changed.not;
-  return not ? { ...changed, not } : changed;
+  return withMember(test, 'not', not || undefined);
 }
 
 function Yes({

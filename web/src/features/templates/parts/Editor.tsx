@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
@@ -92,11 +93,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             label="Picture in the signature"
             picture
             chosen={written.picture === undefined ? [] : [written.picture]}
-            onChange={([picture]) => {
-              const changed = { ...written };
-              delete changed.picture;
-              setWritten(picture === undefined ? changed : { ...changed, picture });
-            }}
+            onChange={([picture]) => setWritten(withMember(written, 'picture', picture))}
           />
         </div>
         <div className="mt-3">
@@ -112,11 +109,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             type="date"
             className="w-40"
             value={written.lookAgainOn ?? ''}
-            onChange={(e) => {
-              const changed = { ...written };
-              delete changed.lookAgainOn;
-              setWritten(e.target.value ? { ...changed, lookAgainOn: e.target.value } : changed);
-            }}
+            onChange={(e) => setWritten(withMember(written, 'lookAgainOn', e.target.value || undefined))}
           />
           <span className="grow pb-1.5 text-sm text-ink2">
             {saved === undefined || saved.usedBy.length === 0

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import type { Rule } from '../../rules';
 import { Choice } from '../../../ui/Choice';
 
@@ -22,9 +23,7 @@ export function Active({ active, opening, onChange }: Props) {
     onChange(plain ? undefined : changed);
   };
   const setDay = (which: 'first' | 'last', day: string) => {
-    const changed = { ...now };
-    delete changed[which];
-    set(day === '' ? changed : { ...changed, [which]: day });
+    set(withMember(now, which, day || undefined));
   };
   return (
     <span className="flex flex-wrap items-center gap-x-1.5 gap-y-1">

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { TextArea, TextField } from '../../../ui/Field';
@@ -102,11 +103,9 @@ export function CoverFields({ step, around, onChange }: Props) {
                 { value: 'inline', text: 'stands below the note' },
                 { value: 'attached', text: 'goes along as an attached message' },
               ]}
-              onChoose={(chosen) => {
-                const changed = { ...step };
-                delete changed.attached;
-                onChange(chosen === 'attached' ? { ...changed, attached: true } : changed);
-              }}
+              onChoose={(chosen) =>
+                onChange(withMember(step, 'attached', chosen === 'attached' || undefined))
+              }
             />
           </span>
           <span>
@@ -115,21 +114,15 @@ export function CoverFields({ step, around, onChange }: Props) {
               label="answers go"
               value={step.answersGo ?? 'to us'}
               options={GO}
-              onChoose={(chosen) => {
-                const changed = { ...step };
-                delete changed.answersGo;
-                onChange(chosen === 'to us' ? changed : { ...changed, answersGo: chosen });
-              }}
+              onChoose={(chosen) =>
+                onChange(withMember(step, 'answersGo', chosen === 'to us' ? undefined : chosen))
+              }
             />
           </span>
           <Identity
             from={step.from}
             around={around}
-            onChange={(from) => {
-              const changed = { ...step };
-              delete changed.from;
-              onChange(from === undefined ? changed : { ...changed, from });
-            }}
+            onChange={(from) => onChange(withMember(step, 'from', from))}
           />
         </>
       )}
@@ -138,15 +131,9 @@ export function CoverFields({ step, around, onChange }: Props) {
 }
 
 function noted(step: ForwardOf, note: { note?: string; noteTemplate?: string }): Step {
-  const changed = { ...step };
-  delete changed.note;
-  delete changed.noteTemplate;
-  return { ...changed, ...note };
+  return { ...withMember(withMember(step, 'note', undefined), 'noteTemplate', undefined), ...note };
 }
 
 function headed(step: ForwardOf, heading: { subject?: string; prefix?: string }): Step {
-  const changed = { ...step };
-  delete changed.subject;
-  delete changed.prefix;
-  return { ...changed, ...heading };
+  return { ...withMember(withMember(step, 'subject', undefined), 'prefix', undefined), ...heading };
 }

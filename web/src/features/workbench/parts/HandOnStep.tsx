@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Menu } from '../../../ui/Menu';
@@ -37,11 +38,7 @@ export function HandOnStep({ step, around, onChange }: Props) {
     return step.to.includes(address) ? [] : [{ address, text: person.written.name || address }];
   });
   const outside = step.to.filter((to) => !around.ownDomains.some((own) => isAt(to, own)));
-  const setGroups = (now: string[]) => {
-    const changed = { ...step };
-    delete changed.groups;
-    onChange(now.length > 0 ? { ...changed, groups: now } : changed);
-  };
+  const setGroups = (now: string[]) => onChange(withMember(step, 'groups', now.length > 0 ? now : undefined));
   const add = (addresses: string[]) => onChange({ ...step, to: withValues(step.to, addresses) });
   return (
     <>
@@ -110,11 +107,7 @@ export function HandOnStep({ step, around, onChange }: Props) {
               { value: 'stays', text: 'stays in the inbox' },
               { value: 'leaves', text: 'leaves for the trash, once it was handed on' },
             ]}
-            onChoose={(chosen) => {
-              const changed = { ...step };
-              delete changed.leaves;
-              onChange(chosen === 'leaves' ? { ...changed, leaves: true } : changed);
-            }}
+            onChoose={(chosen) => onChange(withMember(step, 'leaves', chosen === 'leaves' || undefined))}
           />
         </span>
         <Button small look="quiet" disabled={around.picked.length === 0} onClick={() => setSeeing(true)}>

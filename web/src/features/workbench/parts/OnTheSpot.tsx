@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Sheet } from '../../../ui/Sheet';
 import { GroupForm, newGroup, newPerson, PersonForm } from '../../addressbook';
-import { NewTemplateForm } from '../../templates';
+import { TemplateForm } from '../../templates';
 
 interface Props {
   open: boolean;
@@ -31,10 +31,16 @@ export function NewGroup({ open, onClose, onMade }: Props) {
   );
 }
 
-export function NewTemplate({ open, onClose, onMade }: Props) {
+/** A new template, or the one that is named. */
+export function TemplateOnTheSpot({
+  template,
+  open,
+  onClose,
+  onMade,
+}: Props & { template: string | undefined }) {
   return (
-    <Sheet title="A new template" open={open} onClose={onClose} wide>
-      <NewTemplateForm onSaved={(template) => onMade(template.id)} />
+    <Sheet title={template ? 'The template' : 'A new template'} open={open} onClose={onClose} wide>
+      <TemplateForm template={template} onSaved={(saved) => onMade(saved.id)} />
     </Sheet>
   );
 }

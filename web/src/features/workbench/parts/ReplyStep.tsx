@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { withMember } from '../../../lib/members';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { TextArea, TextField } from '../../../ui/Field';
@@ -8,13 +8,14 @@ import { useTemplates } from '../../templates';
 import type { Step } from '../model';
 import { AliasTest } from './AliasTest';
 import { Identity } from './Identity';
-import { NewTemplate } from './OnTheSpot';
+import { TemplateOnTheSpot } from './OnTheSpot';
 import type { Around } from './StepCard';
 import { WhereAnswersGo } from './WhereAnswersGo';
 
 export type AnswerOf = Extract<Step, { do: 'reply' }>;
 
 const WRITTEN_HERE = '';
+const MOST_A_DAY = 3;
 
 interface Props {
   step: AnswerOf;
@@ -25,7 +26,7 @@ interface Props {
 /** An answer written here, or taken from a template: its words, where it goes, and how often. */
 export function ReplyStep({ step, around, onChange }: Props) {
   const templates = useTemplates();
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useState<'new' | 'this'>();
   const options = (templates.data?.templates ?? []).map((t) => ({ value: t.id, text: t.written.name }));
   const known = step.template === undefined || options.some((o) => o.value === step.template);
   const documents =
@@ -49,12 +50,12 @@ export function ReplyStep({ step, around, onChange }: Props) {
             worded(chosen === WRITTEN_HERE ? { subject: '', text: '' } : { template: chosen })
           }
         />
-        {step.template !== undefined && (
-          <Link className="ml-2 font-semibold text-moss hover:underline" to="/templates">
-            look at it
-          </Link>
+        {step.template !== undefined && known && (
+          <Button small look="quiet" onClick={() => setMaking('this')}>
+            look at it …
+          </Button>
         )}
-        <Button small look="quiet" onClick={() => setMaking(true)}>
+        <Button small look="quiet" onClick={() => setMaking('new')}>
           a new template …
         </Button>
       </p>
@@ -86,12 +87,15 @@ export function ReplyStep({ step, around, onChange }: Props) {
       {around.aliases.map((alias) => (
         <AliasTest key={alias} alias={alias} />
       ))}
-      <NewTemplate
-        open={making}
-        onClose={() => setMaking(false)}
+      <TemplateOnTheSpot
+        template={making === 'this' ? step.template : undefined}
+        open={making !== undefined}
+        onClose={() => setMaking(undefined)}
         onMade={(template) => {
-          setMaking(false);
-          worded({ template });
+          setMaking(undefined);
+          if (template !== step.template) {
+            worded({ template });
+          }
         }}
       />
     </div>
@@ -120,12 +124,9 @@ function HowOften({ step, documents, onChange }: Omit<Props, 'around'> & { docum
         value={now}
         options={options}
         onChoose={(chosen) => {
-          const changed = { ...step };
-          delete changed.timesADay;
-          delete changed.oncePerDays;
-          onChange(
-            chosen === 'each' ? { ...changed, timesADay: 3 } : { ...changed, oncePerDays: Number(chosen) },
-          );
+          const each = chosen === 'each';
+          const changed = withMember(step, 'timesADay', each ? MOST_A_DAY : undefined);
+          onChange(withMember(changed, 'oncePerDays', each ? undefined : Number(chosen)));
         }}
       />
       {documents > 0 && step.timesADay === undefined && (
@@ -148,17 +149,10 @@ function More({ step, around, onChange }: Props) {
       </div>
     );
   }
-  const flag = (name: 'quotes' | 'inConversations', on: boolean) => {
-    const changed = { ...step };
-    delete changed[name];
-    onChange(on ? { ...changed, [name]: true } : changed);
-  };
+  const flag = (name: 'quotes' | 'inConversations', on: boolean) =>
+    onChange(withMember(step, name, on || undefined));
   const copies = step.copies ?? [];
-  const setCopies = (now: string[]) => {
-    const changed = { ...step };
-    delete changed.copies;
-    onChange(now.length > 0 ? { ...changed, copies: now } : changed);
-  };
+  const setCopies = (now: string[]) => onChange(withMember(step, 'copies', now.length > 0 ? now : undefined));
   return (
     <div className="grid gap-1.5 text-sm text-ink2">
       <label className="flex items-center gap-1.5">
@@ -182,11 +176,7 @@ function More({ step, around, onChange }: Props) {
       <Identity
         from={step.from}
         around={around}
-        onChange={(from) => {
-          const changed = { ...step };
-          delete changed.from;
-          onChange(from === undefined ? changed : { ...changed, from });
-        }}
+        onChange={(from) => onChange(withMember(step, 'from', from))}
       />
       <span>a copy, as a message of its own, to</span>
       <ValueChips
@@ -206,11 +196,7 @@ function More({ step, around, onChange }: Props) {
         label="Counts together with rules that have the same word here"
         placeholder="on its own"
         value={step.key ?? ''}
-        onChange={(e) => {
-          const changed = { ...step };
-          delete changed.key;
-          onChange(e.target.value ? { ...changed, key: e.target.value } : changed);
-        }}
+        onChange={(e) => onChange(withMember(step, 'key', e.target.value || undefined))}
       />
     </div>
   );

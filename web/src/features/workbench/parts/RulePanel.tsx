@@ -1,5 +1,6 @@
 import { Accordion } from 'radix-ui';
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import type { Schemas } from '../../../api/client';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
@@ -221,11 +222,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
         <Active
           active={draft.active}
           opening={mailbox.opening}
-          onChange={(active) => {
-            const changed = { ...draft };
-            delete changed.active;
-            onChange(active ? { ...changed, active } : changed);
-          }}
+          onChange={(active) => onChange(withMember(draft, 'active', active))}
         />
         <span>
           Order{' '}

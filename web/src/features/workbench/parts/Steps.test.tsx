@@ -75,6 +75,15 @@ beforeEach(() => {
       }
       return answer(tests);
     }
+    if (request.method === 'PUT') {
+      const body = await request.json();
+      const id = pathname.split('/').at(-1);
+      return answer(
+        pathname.includes('/templates/')
+          ? { id, version: 1, written: body.written, faults: [], usedBy: [], savedAt: '', savedBy: '' }
+          : { id, written: body },
+      );
+    }
     if (pathname.endsWith('/rule-book')) {
       return answer({ version: 1, document: { rules: [] } });
     }
@@ -231,4 +240,27 @@ test('a folder for each sender shows the folders there will be', () => {
 test('deleting for good says what it would have cost', () => {
   show({ do: 'delete' });
   expect(screen.getByText(/would have cost 42 messages/)).toBeVisible();
+});
+
+test('a colleague is written down over the evidence and becomes the destination', async () => {
+  show({ do: 'redirect', to: [] });
+  open(/from the address book/);
+  fireEvent.click(await screen.findByRole('menuitem', { name: 'a new colleague …' }));
+  fireEvent.change(await screen.findByLabelText(/^Addresses/), {
+    target: { value: 'tomas@ostrel-gardens.example' },
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Save the person' }));
+  await waitFor(() => expect(steps.at(-1)).toEqual({ do: 'redirect', to: ['tomas@ostrel-gardens.example'] }));
+  expect(screen.queryByText('A new colleague')).toBeNull();
+});
+
+test('a template is written over the evidence, and the rule answers from it', async () => {
+  show({ do: 'reply', subject: '', text: '' });
+  fireEvent.click(screen.getByRole('button', { name: 'a new template …' }));
+  fireEvent.change(await screen.findByLabelText('Name of the template'), { target: { value: 'Visits' } });
+  const sheet = screen.getByRole('dialog', { name: 'A new template' });
+  fireEvent.change(within(sheet).getByLabelText('Text'), { target: { value: 'Dear visitor' } });
+  fireEvent.click(within(sheet).getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(steps.at(-1)).toMatchObject({ do: 'reply', template: expect.any(String) }));
+  expect(steps.at(-1)).not.toHaveProperty('text');
 });

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { withMember } from '../../../lib/members';
 import { Choice } from '../../../ui/Choice';
 import { TextField } from '../../../ui/Field';
 import { ValueChips, withValues } from '../../criteria';
@@ -21,11 +22,7 @@ const WHERE: { value: To['part']; text: string }[] = [
 export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (step: Step) => void }) {
   const [typing, setTyping] = useState('');
   const part = step.answersTo?.part ?? 'return path';
-  const set = (to: To | undefined) => {
-    const changed = { ...step };
-    delete changed.answersTo;
-    onChange(to === undefined ? changed : { ...changed, answersTo: to });
-  };
+  const set = (to: To | undefined) => onChange(withMember(step, 'answersTo', to));
   const inText = step.answersTo?.part === 'text' ? step.answersTo : undefined;
   return (
     <div className="text-sm text-ink2">

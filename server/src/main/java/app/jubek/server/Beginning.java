@@ -70,10 +70,11 @@ class Beginning {
             access.grant(account, mailbox);
             properties.simulated().ifPresent(demo -> {
                 if (books.current(mailbox).version() == 0) {
-                    people.take(
-                            mailbox,
-                            Cards.read(
-                                    read(demo.cards()), () -> UUID.randomUUID().toString()));
+                    demo.people()
+                            .map(Beginning::read)
+                            .map(cards ->
+                                    Cards.read(cards, () -> UUID.randomUUID().toString()))
+                            .ifPresent(cards -> people.take(mailbox, cards));
                     books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), "Ostrel Gardens");
                 }
             });

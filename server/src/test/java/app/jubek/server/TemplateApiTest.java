@@ -2,6 +2,7 @@ package app.jubek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.step.StepState;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
@@ -82,6 +83,17 @@ class TemplateApiTest extends ServerTest {
                 .singleElement()
                 .asString()
                 .contains("Subject: About: tour from a template", "Dear Mara, come on Monday.");
+    }
+
+    @Test
+    void anAnswerHeldForWantOfItsTemplateDoesNotCountAsGiven() {
+        rules(rule("missing", "no template yet", "ends here", step("{'do':'reply','template':'yet'}")));
+        write("liv@missing.example", World.VISITS, "no template yet", "one");
+        await("it is held", () -> steps("missing").stream().anyMatch(s -> s.state() == StepState.HELD));
+        assertThat(steps("missing").get(0).note()).isEqualTo("the template of its answer is gone");
+        save("yet", 0, "here I am");
+        write("liv@missing.example", World.VISITS, "no template yet", "two");
+        await("the second is answered", () -> steps("missing").stream().anyMatch(s -> s.state() == StepState.SENT));
     }
 
     private String putDocument(String id, String name, String content) {

@@ -122,7 +122,8 @@ public final class SieveWriting {
         } else if (step instanceof Step.Plain plain) {
             plain(rule, plain);
         } else {
-            note(rule, "to be " + step.done() + ": a script can't make a new message, so this is left out");
+            String why = step instanceof Step.Forward ? "can't make a new message" : "can't";
+            note(rule, "to be " + step.done() + ": a script " + why + ", so this is left out");
         }
     }
 

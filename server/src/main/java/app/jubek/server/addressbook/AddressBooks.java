@@ -11,7 +11,9 @@ import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
@@ -66,7 +68,11 @@ public class AddressBooks {
 
     @Transactional
     void save(UUID mailbox, Person person) {
-        int changed = jdbc.sql("insert into person (id, mailbox_id, name, addresses, organisation, phone, note)"
+        noted(mailbox, store(mailbox, person));
+    }
+
+    private int store(UUID mailbox, Person person) {
+        return jdbc.sql("insert into person (id, mailbox_id, name, addresses, organisation, phone, note)"
                         + " values (?::uuid, ?, ?, ?, ?, ?, ?) on conflict (id) do update set name = excluded.name,"
                         + " addresses = excluded.addresses, organisation = excluded.organisation,"
                         + " phone = excluded.phone, note = excluded.note where person.mailbox_id = excluded.mailbox_id")
@@ -79,7 +85,6 @@ public class AddressBooks {
                         person.phone(),
                         person.note())
                 .update();
-        noted(mailbox, changed);
     }
 
     /**
@@ -111,16 +116,26 @@ public class AddressBooks {
     /** A card that shares an address with somebody completes what is known of them, and takes nothing away. */
     @Transactional
     public CardsTaken take(UUID mailbox, Cards cards) {
+        Map<String, Person> known = new HashMap<>();
+        people(mailbox).forEach(person -> note(known, person));
         int completed = 0;
         for (Person card : cards.people()) {
-            Optional<Person> known =
-                    people(mailbox).stream().filter(card::sharesAddress).findFirst();
-            completed += known.isPresent() ? 1 : 0;
-            save(mailbox, known.map(person -> person.with(card)).orElse(card));
+            Optional<Person> same = card.addresses().stream()
+                    .flatMap(address -> Optional.ofNullable(known.get(address.key())).stream())
+                    .findFirst();
+            Person next = same.map(person -> person.with(card)).orElse(card);
+            completed += same.isPresent() ? 1 : 0;
+            store(mailbox, next);
+            note(known, next);
         }
         cards.groups().forEach(group -> save(mailbox, joined(mailbox, group)));
+        mailboxes.evidenceChanged(mailbox);
         return new CardsTaken(
                 cards.people().size() - completed, completed, cards.groups().size(), cards.notTaken());
+    }
+
+    private static void note(Map<String, Person> known, Person person) {
+        person.addresses().forEach(address -> known.put(address.key(), person));
     }
 
     private PeopleGroup joined(UUID mailbox, PeopleGroup group) {

@@ -74,7 +74,9 @@ public class Outbox {
             if (notDone.waits()) {
                 made.step().held(notDone.reason(), notDone.why());
                 save(made);
-                noteAnswer(notDone.planned(), made.step(), plan);
+                if (made.composed().isPresent()) {
+                    noteAnswer(notDone.planned(), made.step(), plan);
+                }
             } else {
                 made.step().settle(StepState.WITHHELD, notDone.why(), clock.instant());
                 steps.save(made.step());

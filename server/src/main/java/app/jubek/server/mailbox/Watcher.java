@@ -103,12 +103,16 @@ final class Watcher implements Runnable {
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
+                int messages = folder.getMessageCount();
                 if (!takeIn(folder, lease.get())) {
                     return;
                 }
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, "");
                 faults = 0;
-                await(folder, idle);
+                // What the server announced while others were fetched, it does not announce again.
+                if (folder.getMessageCount() == messages) {
+                    await(folder, idle);
+                }
             }
         } finally {
             open = Optional.empty();

@@ -69,5 +69,10 @@ public record JubekProperties(
     public record FirstAccount(String signIn, String name, Optional<String> password) {}
 
     /** Only in the demo: where the post office takes commands, and the rules and people to begin with. */
-    public record Demo(String postOffice, Path ruleBook, Path cards) {}
+    public record Demo(
+            String postOffice, Path ruleBook, @Nullable Path cards) {
+        public Optional<Path> people() {
+            return Optional.ofNullable(cards);
+        }
+    }
 }
