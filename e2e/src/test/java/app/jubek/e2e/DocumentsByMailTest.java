@@ -18,6 +18,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 class DocumentsByMailTest extends Journey {
     private static final String ALIAS = "schools@ostrel-gardens.example";
     private static final String TEACHER = "liv@birkhall-school.example";
+    private static final double IN_THE_END_MS = 60_000;
     private static final String FORM = "noreply@forms.example";
 
     /** One dot, 1 by 1. */
@@ -120,6 +121,8 @@ class DocumentsByMailTest extends Journey {
         for (int asked = 1; asked <= 4; asked++) {
             send("Liv <" + TEACHER + ">", ALIAS, "request " + asked, "");
         }
+        // Four messages in a row on a machine that has just started: what counts here is what is done, not how fast.
+        record("request 4", "not answered — withheld").waitFor(new Locator.WaitForOptions().setTimeout(IN_THE_END_MS));
         assertThat(record("request 4", "not answered — withheld"))
                 .containsText("it goes to each request, at most 3 times a day per writer");
         goTo("Outside");

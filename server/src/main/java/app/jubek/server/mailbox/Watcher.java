@@ -103,16 +103,12 @@ final class Watcher implements Runnable {
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
-                int messages = folder.getMessageCount();
-                if (!takeIn(folder, lease.get())) {
+                if (!takeInAll(folder, lease.get())) {
                     return;
                 }
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, "");
                 faults = 0;
-                // What the server announced while others were fetched, it does not announce again.
-                if (folder.getMessageCount() == messages) {
-                    await(folder, idle);
-                }
+                await(folder, idle);
             }
         } finally {
             open = Optional.empty();
@@ -153,6 +149,18 @@ final class Watcher implements Runnable {
             pause(Duration.ofMillis(Math.min(properties.pollInterval().toMillis(), 15_000)));
             folder.getMessageCount();
         }
+    }
+
+    /** Until nothing came meanwhile: what is announced while other mail is fetched is not announced again. */
+    private boolean takeInAll(IMAPFolder folder, Lease lease) throws MessagingException {
+        int messages;
+        do {
+            messages = folder.getMessageCount();
+            if (!takeIn(folder, lease)) {
+                return false;
+            }
+        } while (folder.getMessageCount() != messages);
+        return true;
     }
 
     /** Takes in what is new, in order; returns false when the lease was lost or the watcher is to stop. */
