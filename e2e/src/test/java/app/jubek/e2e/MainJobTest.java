@@ -86,8 +86,9 @@ class MainJobTest extends Journey {
         row.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Arrival 10:40, 31 guests"))
                 .click();
         assertThat(
-                        page.getByText(
-                                "“Coaches to the gate”: picked, because it is mail from anyone at lindgren-coaches.example and with “arrival”"))
+                        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened and why"))
+                                .getByText(
+                                        "“Coaches to the gate”: picked, because it is mail from anyone at lindgren-coaches.example and with “arrival”"))
                 .isVisible();
     }
 }
