@@ -65,7 +65,8 @@ class TemplateTest extends Journey {
         button("close").click();
 
         goTo("Templates");
-        page.getByText("used by 1 rule").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Vouchers used by 1 rule"))
+                .click();
         button("Remove …").click();
         button("Remove it").click();
         assertThat(page.getByText("It is used by")).isVisible();
