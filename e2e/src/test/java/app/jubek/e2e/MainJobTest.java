@@ -22,8 +22,10 @@ class MainJobTest extends Journey {
     }
 
     /** Apart from what the rules of today would do, which reads the same right after. */
-    private Locator whatHappened() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened and why"));
+    private void isTold(String why) {
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened and why"))
+                        .getByText(why))
+                .isVisible();
     }
 
     @Test
@@ -72,11 +74,7 @@ class MainJobTest extends Journey {
                 .click();
         assertThat(page.getByText("Cancelled: arrival 11:00")).isVisible();
         page.getByText("Cancelled: arrival 11:00").click();
-        assertThat(
-                        whatHappened()
-                                .getByText(
-                                        "“Coaches to the gate”: left out, because it is mail with “cancelled” in the subject or text"))
-                .isVisible();
+        isTold("“Coaches to the gate”: left out, because it is mail with “cancelled” in the subject or text");
         button("close").click();
 
         goTo("Outside");
@@ -92,10 +90,7 @@ class MainJobTest extends Journey {
         assertThat(row).containsText("forwarded to " + GATE + " — done");
         row.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Arrival 10:40, 31 guests"))
                 .click();
-        assertThat(
-                        whatHappened()
-                                .getByText(
-                                        "“Coaches to the gate”: picked, because it is mail from anyone at lindgren-coaches.example and with “arrival”"))
-                .isVisible();
+        isTold(
+                "“Coaches to the gate”: picked, because it is mail from anyone at lindgren-coaches.example and with “arrival”");
     }
 }
