@@ -69,6 +69,53 @@ class OtherStepsTest extends ServerTest {
     }
 
     @Test
+    void nothingGoesToTheTrashWhileItsHandOverIsHeldOnlyOnceThatIsDropped() {
+        rules(rule(
+                "held",
+                "outside and away",
+                "ends here",
+                step("{'do':'redirect','to':['x@elsewhere.example']}"),
+                step("{'do':'trash'}"),
+                step("{'do':'mark','flags':['\\\\Flagged']}")));
+        write("anna@school.example", World.VISITS, "outside and away", "x");
+        await(
+                "the mark is set",
+                () -> steps("held").stream().anyMatch(s -> s.words().startsWith("marked") && s.state() == SENT));
+        assertThat(subjects("INBOX", "outside and away")).hasSize(1);
+        var handOver = steps("held").stream()
+                .filter(s -> s.kind().leaves())
+                .findFirst()
+                .orElseThrow();
+        new Browser(port)
+                .signedIn("ilse", "greenhouse")
+                .send(
+                        "POST",
+                        "/api/mailboxes/" + mailbox + "/steps/" + handOver.id() + "/DROP",
+                        "",
+                        "application/json");
+        await("it is in the trash", () -> subjects("Trash", "outside and away").size() == 1);
+    }
+
+    @Test
+    void whatCouldNotBeHandedOnIsBackInSightThoughItWasToBeTrashed() {
+        rules(rule(
+                "fails",
+                "refused and away",
+                "ends here",
+                step("{'do':'redirect','to':['away@ostrel-gardens.example']}"),
+                step("{'do':'mark','flags':['\\\\Seen']}"),
+                step("{'do':'trash'}")));
+        World.get().office().bench().refuse("away@ostrel-gardens.example", 550, 9);
+        write("anna@school.example", World.VISITS, "refused and away", "x");
+        await(
+                "it is back",
+                () -> steps("fails").stream().anyMatch(s -> s.words().startsWith("brought back") && s.state() == SENT));
+        Flags flags = flags(World.VISITS, "INBOX", "refused and away").get(0);
+        assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
+        assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
+    }
+
+    @Test
     void eachSenderOfAListHasAFolderOfItsOwn() {
         rules(rule("lists", "per sender", "ends here", step("{'do':'file','folder':'Writers','perSender':true}")));
         write("anna@school.example", World.VISITS, "per sender", "x");

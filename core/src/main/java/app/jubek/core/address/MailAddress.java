@@ -74,4 +74,9 @@ public record MailAddress(String name, String local, String domain) {
     public String shown() {
         return name.isBlank() ? address() : name;
     }
+
+    /** The displayed name with the address, as {@code Anna <anna@school.example>}; the address alone where there is none. */
+    public String inFull() {
+        return name.isBlank() ? address() : name + " <" + address() + ">";
+    }
 }

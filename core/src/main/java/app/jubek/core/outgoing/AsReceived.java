@@ -60,8 +60,6 @@ public record AsReceived(String writer, String to, String subject, String answer
     }
 
     private static String shown(List<MailAddress> addresses) {
-        return addresses.stream()
-                .map(a -> a.name().isBlank() ? a.address() : a.name() + " <" + a.address() + ">")
-                .collect(Collectors.joining(", "));
+        return addresses.stream().map(MailAddress::inFull).collect(Collectors.joining(", "));
     }
 }

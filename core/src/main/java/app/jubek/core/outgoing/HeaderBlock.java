@@ -1,6 +1,7 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Unsafe;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -43,9 +44,8 @@ final class HeaderBlock {
         return lines.toString().getBytes(StandardCharsets.US_ASCII);
     }
 
-    /** Nothing that could begin another field or hide in one: controls, line ends, bidi marks. */
+    /** Nothing that could begin another field or hide in one. */
     static String clean(String value) {
-        return value.replaceAll("[\\p{Cc}\\u2028\\u2029\\u200E\\u200F\\u202A-\\u202E\\u2066-\\u2069]+", " ")
-                .strip();
+        return Unsafe.removed(value);
     }
 }

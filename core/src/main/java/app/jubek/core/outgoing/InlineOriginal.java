@@ -58,12 +58,8 @@ final class InlineOriginal {
 
     private static void addresses(Map<String, String> fields, String name, List<MailAddress> addresses) {
         if (!addresses.isEmpty()) {
-            String all = addresses.stream().map(InlineOriginal::shown).collect(Collectors.joining(", "));
+            String all = addresses.stream().map(MailAddress::inFull).collect(Collectors.joining(", "));
             fields.put(name, HeaderBlock.clean(all));
         }
-    }
-
-    private static String shown(MailAddress address) {
-        return address.name().isBlank() ? address.address() : address.name() + " <" + address.address() + ">";
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.core.template;
 
+import app.jubek.core.text.Unsafe;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.regex.Pattern;

@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.people.Person;
+import app.jubek.core.text.Unsafe;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;

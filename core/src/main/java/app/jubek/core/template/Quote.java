@@ -2,6 +2,7 @@ package app.jubek.core.template;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.text.Unsafe;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
@@ -15,7 +16,8 @@ public record Quote(String text, String html) {
     private static final int MOST = 20_000;
 
     public static Quote of(ReadMessage message, Instant received, ZoneId zone, Locale language) {
-        String who = message.writer().map(Quote::shown).orElse("");
+        String who =
+                message.writer().map(MailAddress::inFull).map(Unsafe::removed).orElse("");
         ZonedDateTime at = received.atZone(zone);
         String when =
                 at.format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(language)) + ", "
@@ -25,10 +27,5 @@ public record Quote(String text, String html) {
         String cut = said.length() > MOST ? said.substring(0, MOST) + " […]" : said;
         String lines = cut.lines().map(line -> "> " + line).collect(Collectors.joining("\n"));
         return new Quote(head + "\n" + lines, RichText.of(head) + "<blockquote>" + RichText.of(cut) + "</blockquote>");
-    }
-
-    private static String shown(MailAddress address) {
-        String name = Unsafe.removed(address.name());
-        return name.isEmpty() ? address.address() : name + " <" + address.address() + ">";
     }
 }

@@ -86,6 +86,7 @@ class OctetsTest {
         assertThat(HeaderBlock.clean("a\r\nb")).isEqualTo("a b");
         assertThat(HeaderBlock.clean("a\u2028b")).isEqualTo("a b");
         assertThat(HeaderBlock.clean("\u202Eabc\u202C")).isEqualTo("abc");
+        assertThat(HeaderBlock.clean("a\u061Cb")).isEqualTo("a b");
         assertThat(HeaderBlock.clean("a\0b")).isEqualTo("a b");
         assertThat(HeaderBlock.clean("Führung")).isEqualTo("Führung");
     }

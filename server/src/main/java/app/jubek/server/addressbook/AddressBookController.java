@@ -130,8 +130,8 @@ class AddressBookController {
             throw Refused.invalid("Name at least two people to make one of.", List.of());
         }
         Person one = same.stream().reduce(Person::with).orElseThrow();
-        same.stream().skip(1).forEach(other -> books.removePerson(mailbox, other.id()));
         books.save(mailbox, one);
+        same.stream().skip(1).forEach(other -> books.removePerson(mailbox, other.id()));
         return view(one);
     }
 

@@ -17,9 +17,11 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             where s.state = 'READY' and s.due_at <= now()
             and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') or not exists (
               select 1 from step e where e.message_id = s.message_id and e.position < s.position
-              and e.kind not in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') and e.state in ('READY', 'SENDING')))
+              and e.kind not in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') and e.state in ('READY', 'SENDING')
+              and not (s.kind = 'BRING_BACK' and e.kind in ('TRASH', 'DELETE'))))
             and (s.kind not in ('TRASH', 'DELETE') or not exists (
-              select 1 from step e where e.message_id = s.message_id and e.outgoing_id is not null
+              select 1 from step e where e.message_id = s.message_id
+              and e.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY')
               and e.state in ('PLANNED', 'HELD', 'READY', 'SENDING', 'FAILED')))
             order by s.due_at, s.planned_at, s.position
             limit 1 for update skip locked""")
