@@ -8,12 +8,15 @@ import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Proxy;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A folder of GreenMail that remembers its list of UIDs: GreenMail asks for it once for every message of a folder
- * whenever it fetches, which makes folders of thousands of messages unusable.
+ * whenever it fetches, which makes folders of thousands of messages unusable. Its lists of messages are copies: GreenMail
+ * hands out the living list, which can't be gone through while mail comes in.
  */
 final class QuickFolder implements InvocationHandler, FolderListener {
     private final MailFolder folder;
@@ -44,11 +47,16 @@ final class QuickFolder implements InvocationHandler, FolderListener {
             case "equals":
                 return arguments != null && proxy == arguments[0];
             default:
-                try {
-                    return method.invoke(folder, unwrapped(arguments));
-                } catch (InvocationTargetException thrown) {
-                    throw thrown.getTargetException();
-                }
+                Object answer = asked(method, arguments);
+                return answer instanceof List<?> live ? new ArrayList<>(live) : answer;
+        }
+    }
+
+    private @Nullable Object asked(Method method, Object @Nullable [] arguments) throws Throwable {
+        try {
+            return method.invoke(folder, unwrapped(arguments));
+        } catch (InvocationTargetException thrown) {
+            throw thrown.getTargetException();
         }
     }
 

@@ -3,6 +3,7 @@ package app.jubek.demo.postoffice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.demo.garden.GardenMail;
+import com.icegreen.greenmail.store.StoredMessage;
 import jakarta.mail.Flags;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
@@ -80,5 +81,14 @@ class PostOfficeTest {
             assertThat(inbox(f -> {})).isEqualTo(before);
             assertThat(office.clock().offset()).isEqualTo(Duration.ofDays(3));
         }
+    }
+
+    @Test
+    void whoReadsAFolderIsNotDisturbedByMailThatComesIn() {
+        Mailboxes mailboxes = new Mailboxes(folder, "ostrel");
+        mailboxes.deliver(NOOR, letter("one").octets(), Instant.EPOCH);
+        List<StoredMessage> read = mailboxes.folder(NOOR, "INBOX").orElseThrow().getMessages();
+        mailboxes.deliver(NOOR, letter("two").octets(), Instant.EPOCH);
+        assertThat(read).hasSize(1);
     }
 }
