@@ -5,6 +5,7 @@ import app.jubek.core.decide.Outcome;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,9 +86,9 @@ final class DecisionJson {
                     same.get(0).sending().map(out -> out.letter().subject()).orElse("");
             node.put("subject", Step.Reply.subject(own, message.subject()));
         } else if (step instanceof Step.File file) {
-            node.put("folder", file.folder());
+            into(node, file.into());
         } else if (step instanceof Step.Copy copy) {
-            node.put("folder", copy.folder());
+            into(node, copy.into());
         } else if (step instanceof Step.Mark mark) {
             ArrayNode flags = node.putArray("flags");
             mark.add().forEach(flags::add);
@@ -95,5 +96,10 @@ final class DecisionJson {
             mark.remove().forEach(remove::add);
         }
         return node;
+    }
+
+    private static void into(ObjectNode node, Into into) {
+        node.put("folder", into.folder());
+        into.mailbox().ifPresent(other -> node.put("mailbox", other.address()));
     }
 }

@@ -106,6 +106,20 @@ public final class Mails {
                 plain.agreed());
     }
 
+    /** The mail server took the message for junk. */
+    public static Surroundings inJunk() {
+        Surroundings plain = surroundings();
+        Setting setting = plain.setting();
+        return new Surroundings(
+                new Setting(VISITS, setting.people(), NOW, NOW, setting.zone(), false, setting.mailbox(), "Junk", true),
+                plain.opening(),
+                plain.ledger(),
+                plain.hops(),
+                plain.onSince(),
+                plain.prepared(),
+                plain.agreed());
+    }
+
     public static Surroundings surroundings() {
         return at(NOW, Ledger.empty());
     }

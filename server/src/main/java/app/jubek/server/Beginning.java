@@ -15,6 +15,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -58,27 +60,30 @@ class Beginning {
     @Order
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
-        properties.firstAccount().map(accounts::ensureFirst).ifPresent(this::giveMailbox);
+        properties.firstAccount().map(accounts::ensureFirst).ifPresent(this::giveMailboxes);
         nodes.start();
         mailboxes.sealAnew();
         delivery.start();
         watching.start();
     }
 
-    private void giveMailbox(UUID account) {
-        properties.firstMailbox().map(mailboxes::ensure).ifPresent(mailbox -> {
-            access.grant(account, mailbox);
-            properties.simulated().ifPresent(demo -> {
-                if (books.current(mailbox).version() == 0) {
-                    demo.people()
-                            .map(Beginning::read)
-                            .map(cards ->
-                                    Cards.read(cards, () -> UUID.randomUUID().toString()))
-                            .ifPresent(cards -> people.take(mailbox, cards));
-                    books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), "Ostrel Gardens");
-                }
-            });
-        });
+    private void giveMailboxes(UUID account) {
+        List<UUID> all = new ArrayList<>();
+        for (JubekProperties.MailboxSettings wanted : properties.mailboxes()) {
+            all.add(mailboxes.ensure(wanted, all.size()));
+        }
+        all.forEach(mailbox -> access.grant(account, mailbox));
+        properties.simulated().ifPresent(demo -> all.stream().limit(1).forEach(mailbox -> furnish(mailbox, demo)));
+    }
+
+    private void furnish(UUID mailbox, JubekProperties.Demo demo) {
+        if (books.current(mailbox).version() == 0) {
+            demo.people()
+                    .map(Beginning::read)
+                    .map(cards -> Cards.read(cards, () -> UUID.randomUUID().toString()))
+                    .ifPresent(cards -> people.take(mailbox, cards));
+            books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), "Ostrel Gardens");
+        }
     }
 
     private static String read(Path file) {

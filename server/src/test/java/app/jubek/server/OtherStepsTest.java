@@ -4,12 +4,14 @@ import static app.jubek.core.step.StepState.SENT;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.mail.Flags;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Steps that move, remove, mark or tell, on a real mailbox. */
 class OtherStepsTest extends ServerTest {
@@ -171,5 +173,103 @@ class OtherStepsTest extends ServerTest {
         Flags flags = flags(World.VISITS, "INBOX", "mark this").get(0);
         assertThat(flags.getUserFlags()).contains("$Important", "school");
         assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
+    }
+
+    private static final String TO_SEEDS = "{'do':'file','folder':'Orders','mailbox':'" + World.SEEDS + "'}";
+
+    /** RFC 9051 §6.3.12: flags and date of arrival go along. */
+    @Test
+    void whatIsFiledInAnotherOwnMailboxIsThereWithItsMarksAndDateAndNoLongerHere() {
+        rules(rule(
+                "over",
+                "order of seeds",
+                "ends here",
+                step(TO_SEEDS.replace("Orders", "Marked")),
+                step("{'do':'mark','flags':['\\\\Flagged']}")));
+        write("anna@school.example", World.VISITS, "order of seeds", "x");
+        await("it is over there", () -> isDone("over"));
+        assertThat(subjects("INBOX", "order of seeds")).isEmpty();
+        assertThat(mail(World.SEEDS, "Marked")).singleElement().asString().contains("Subject: order of seeds");
+        Flags flags = flags(World.SEEDS, "Marked", "order of seeds").get(0);
+        assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
+        assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
+        Instant arrived =
+                inFolder(World.SEEDS, "Marked", m -> m[0].getReceivedDate().toInstant());
+        assertThat(arrived)
+                .isEqualTo(jdbc.sql("select received_at from message where subject = 'order of seeds'")
+                        .query((row, n) -> row.getTimestamp(1).toInstant())
+                        .single());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"dropped-after-append", "dropped-after-expunge"})
+    void whatBrokeOffOnTheWayToAnotherMailboxIsThereOnce(String trouble) {
+        rules(rule(trouble, "order, " + trouble, "ends here", step(TO_SEEDS)));
+        World.get().office().bench().call(trouble, 1);
+        write("anna@school.example", World.VISITS, "order, " + trouble, "x");
+        await("it is over there", () -> isDone(trouble));
+        assertThat(steps(trouble).get(0).attempts()).isEqualTo(2);
+        assertThat(subjects("INBOX", "order, " + trouble)).isEmpty();
+        assertThat(mail(World.SEEDS, "Orders").stream().filter(m -> m.contains("order, " + trouble)))
+                .hasSize(1);
+    }
+
+    @Test
+    void aCopyInAnotherMailboxLeavesTheMessageHereAndNothingIsRemovedWhileItsHandOverIsHeld() {
+        rules(rule(
+                "both",
+                "copied and held",
+                "ends here",
+                step("{'do':'copy','folder':'INBOX','mailbox':'" + World.SEEDS + "'}"),
+                step("{'do':'redirect','to':['x@elsewhere.example']}"),
+                step(TO_SEEDS)));
+        write("anna@school.example", World.VISITS, "copied and held", "x");
+        await(
+                "the copy is there",
+                () -> mail(World.SEEDS, "INBOX").stream().anyMatch(m -> m.contains("copied and held")));
+        assertThat(subjects("INBOX", "copied and held")).hasSize(1);
+        assertThat(mail(World.SEEDS, "Orders")).noneMatch(m -> m.contains("copied and held"));
+    }
+
+    @Test
+    void onlyMailboxesOfOnesOwnCanBeFiledIn() {
+        Browser browser = new Browser(port).signedIn("ilse", "greenhouse");
+        assertThat(browser.get("/api/session").at("/mailboxes/1/address").stringValue())
+                .isEqualTo(World.SEEDS);
+        String book = "/api/mailboxes/" + mailbox + "/rule-book";
+        for (String other : List.of("stranger@ostrel-gardens.example", World.VISITS)) {
+            String rules = rule("over", "x", "ends here", step(TO_SEEDS.replace(World.SEEDS, other)));
+            String saving = "{\"baseVersion\":"
+                    + browser.get(book).get("version").intValue()
+                    + ",\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + rules + "]}}";
+            var answer = browser.send("PUT", book, saving, "application/json");
+            assertThat(answer.statusCode()).isEqualTo(422);
+            assertThat(answer.body()).contains("not another mailbox of yours", "You may choose " + World.SEEDS);
+        }
+    }
+
+    @Test
+    void junkIsLeftAloneButForWhatARuleTakesOutOfThere() {
+        lay("Junk", "old junk of the school");
+        rules(rule(
+                "rescue",
+                "of the school",
+                "goes on",
+                step("{'do':'out of junk'}"),
+                step("{'do':'mark','flags':['\\\\Flagged']}")));
+        write("anna@school.example", World.VISITS, "no junk of the school", "x");
+        await("junk was looked into", () -> isDone("rescue"));
+        lay("Junk", "journey of the school");
+        lay("Junk", "cheap watches");
+        await(
+                "it is in the inbox",
+                () -> !subjects("INBOX", "journey of the school").isEmpty());
+        await("it is done", () -> isDone("rescue"));
+        Flags flags = flags(World.VISITS, "INBOX", "journey of the school").get(0);
+        assertThat(flags.getUserFlags()).contains("$NotJunk");
+        assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
+        assertThat(subjects("Junk", "")).hasSize(2);
+        var records = new Browser(port).signedIn("ilse", "greenhouse").get("/api/mailboxes/" + mailbox + "/records");
+        assertThat(records.toString()).doesNotContain("cheap watches");
     }
 }

@@ -53,11 +53,13 @@ abstract class ServerTest extends ServerContext {
     void theMailboxIsWatched() {
         await(
                 "the mailbox is there",
-                () -> jdbc.sql("select count(*) from mailbox where watching = 'WATCHING'")
+                () -> jdbc.sql("select count(*) from mailbox where watching = 'WATCHING' and position = 0")
                                 .query(Integer.class)
                                 .single()
                         == 1);
-        mailbox = jdbc.sql("select id from mailbox").query(UUID.class).single();
+        mailbox = jdbc.sql("select id from mailbox where position = 0")
+                .query(UUID.class)
+                .single();
     }
 
     void rules(String... rules) {
@@ -145,6 +147,26 @@ abstract class ServerTest extends ServerContext {
         });
     }
 
+    /** Lays a message into a folder, past the mail server's way in. */
+    static void lay(String folder, String subject) {
+        try (Store store = Session.getInstance(new Properties()).getStore("imap")) {
+            store.connect("127.0.0.1", World.get().settings.imapPort(), World.VISITS, "ostrel");
+            Folder into = store.getFolder(folder);
+            if (!into.exists()) {
+                into.create(Folder.HOLDS_MESSAGES);
+            }
+            byte[] octets = ("Return-Path: <anna@school.example>\r\nFrom: anna@school.example\r\nSubject: " + subject
+                            + "\r\nMessage-ID: <" + UUID.randomUUID() + "@school.example>\r\n\r\nx\r\n")
+                    .getBytes(StandardCharsets.UTF_8);
+            into.appendMessages(new Message[] {
+                new jakarta.mail.internet.MimeMessage(
+                        Session.getInstance(new Properties()), new java.io.ByteArrayInputStream(octets))
+            });
+        } catch (MessagingException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
     interface Looking<T> {
         T at(Message[] messages) throws MessagingException, IOException;
     }
@@ -184,7 +206,11 @@ abstract class ServerTest extends ServerContext {
                     World.VISITS,
                     "INBOX",
                     m -> m.length == 0 ? 0L : ((UIDFolder) m[0].getFolder()).getUID(m[m.length - 1]));
-            return jdbc.sql("select uid from folder_cursor").query(Long.class).single() >= last;
+            return jdbc.sql("select uid from folder_cursor where folder = 'INBOX' and mailbox_id = ?")
+                            .param(mailbox)
+                            .query(Long.class)
+                            .single()
+                    >= last;
         });
     }
 

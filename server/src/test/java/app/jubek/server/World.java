@@ -17,6 +17,7 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 /** A real post office and a database of their own for the tests of one JVM. */
 final class World {
     static final String VISITS = "visits@ostrel-gardens.example";
+    static final String SEEDS = "seeds@ostrel-gardens.example";
     static final String WRITTEN_BY_ILSE = "<ilse.1@ostrel-gardens.example>";
     static final String DATABASE =
             System.getenv().getOrDefault("JUBEK_TEST_DATABASE", "jdbc:postgresql://127.0.0.1:8494/jubek");
@@ -49,6 +50,7 @@ final class World {
 
     void open() {
         office = new PostOffice(settings, octets -> {});
+        office.open(List.of(SEEDS));
         office.start();
     }
 
@@ -74,6 +76,9 @@ final class World {
         registry.add("jubek.mailbox.smtp-port", () -> settings.smtpPort());
         registry.add("jubek.mailbox.user", () -> VISITS);
         registry.add("jubek.mailbox.password", () -> "ostrel");
+        registry.add("jubek.other-mailboxes.seeds.address", () -> SEEDS);
+        registry.add("jubek.other-mailboxes.seeds.name", () -> "Seed exchange");
+        registry.add("jubek.other-mailboxes.seeds.password", () -> "ostrel");
     }
 
     private static void emptyDatabase() {

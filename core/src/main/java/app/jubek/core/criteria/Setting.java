@@ -11,6 +11,7 @@ import java.time.ZoneId;
  * @param received when it came in; its age is what has passed since
  * @param conversation whether it answers something this mailbox sent
  * @param folder where it lay when it was looked at
+ * @param junk whether that is where the mail server puts what it takes for junk
  */
 public record Setting(
         OwnSide own,
@@ -20,10 +21,24 @@ public record Setting(
         ZoneId zone,
         boolean conversation,
         String mailbox,
-        String folder) {
+        String folder,
+        boolean junk) {
+
+    /** Of a message that the mail server does not take for junk. */
+    public Setting(
+            OwnSide own,
+            AddressBook people,
+            Instant now,
+            Instant received,
+            ZoneId zone,
+            boolean conversation,
+            String mailbox,
+            String folder) {
+        this(own, people, now, received, zone, conversation, mailbox, folder, false);
+    }
 
     /** The same, looked at when the message came in: its age is none. */
     public Setting atArrival() {
-        return new Setting(own, people, received, received, zone, conversation, mailbox, folder);
+        return new Setting(own, people, received, received, zone, conversation, mailbox, folder, junk);
     }
 }

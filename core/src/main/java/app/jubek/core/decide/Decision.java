@@ -65,7 +65,7 @@ public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<St
     }
 
     private static PlannedStep copied(PlannedStep filed) {
-        return filed.with(new Step.Copy(((Step.File) filed.step()).folder()));
+        return filed.with(new Step.Copy(((Step.File) filed.step()).into()));
     }
 
     /** The name of the rule that ended the run. */

@@ -2,6 +2,7 @@ package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.InHand;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
@@ -12,6 +13,7 @@ import app.jubek.core.safety.Ledger;
 import app.jubek.core.safety.LoopGuard;
 import app.jubek.core.safety.Refusal;
 import app.jubek.core.safety.ReplyGuard;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Manner;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
@@ -26,9 +28,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Adds up the steps of the rules that picked one message, and keeps back what must not be done. */
 final class Planning {
+    private static final String LEFT_IN_JUNK = "lies in junk, and no rule takes it out of there, so none acts on it";
+
     private final ReadMessage message;
     private final Surroundings at;
     private final boolean fenced;
@@ -48,11 +54,18 @@ final class Planning {
     }
 
     Decision decision(Trace trace, List<String> notes) {
-        for (int i = 0; i < trace.size(); i++) {
-            if (trace.isPicked(i)) {
-                add(trace.get(i).rule());
-            }
+        List<Rule> picking = IntStream.range(0, trace.size())
+                .filter(trace::isPicked)
+                .mapToObj(i -> trace.get(i).rule())
+                .toList();
+        if (at.setting().junk() && picking.stream().noneMatch(Rule::takesOutOfJunk)) {
+            return new Decision(
+                    List.of(),
+                    List.of(),
+                    Stream.concat(notes.stream(), Stream.of(LEFT_IN_JUNK)).toList(),
+                    trace);
         }
+        picking.forEach(this::add);
         settleCollisions();
         List<PlannedStep> inOrder = planned.values().stream()
                 .sorted(Comparator.comparingInt(p -> p.step().kind().ordinal()))
@@ -75,9 +88,14 @@ final class Planning {
     }
 
     private void inMailbox(Rule rule, int ordinal, Step asked) {
+        if (asked == Step.Plain.OUT_OF_JUNK && !at.setting().junk()) {
+            return;
+        }
         Step step = asked;
-        if (asked instanceof Step.File file && file.perSender()) {
-            step = Senders.named(rule.picksOut(), message).map(file::below).orElse(new Step.File(file.folder()));
+        if (asked instanceof Step.File file) {
+            step = new Step.File(folder(file.into(), rule));
+        } else if (asked instanceof Step.Copy copy) {
+            step = new Step.Copy(folder(copy.into(), rule));
         } else if (asked instanceof Step.LookBy look) {
             step = look.mark(
                     LocalDate.ofInstant(at.setting().received(), at.setting().zone()));
@@ -85,6 +103,14 @@ final class Planning {
         if (isAskedFirst(step.done(), rule)) {
             planned.put(step.done(), planned(rule, ordinal, step));
         }
+    }
+
+    private Into folder(Into into, Rule rule) {
+        Listed listed = new Listed(rule.picksOut(), new InHand(message, at.setting()));
+        return into.each()
+                .flatMap(each -> each == Into.Each.SENDER ? listed.sender() : listed.value())
+                .map(into::below)
+                .orElseGet(into::itself);
     }
 
     /** What was asked for before is done once; all who asked are named. */
@@ -163,6 +189,7 @@ final class Planning {
         ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
                 at.own(), aliases(rule), at.setting().conversation() && !manner.inConversations(), manner.to());
         return fence().filter(f -> manner.quotes())
+                .or(() -> spam())
                 .or(() -> replies.against(message, circumstances).stream().findFirst())
                 .or(() -> at.ledger()
                         .against(
@@ -170,6 +197,11 @@ final class Planning {
                                 manner.often(),
                                 Ledger.writers(message, manner.to()),
                                 at.now()));
+    }
+
+    /** What a mail server takes for junk may well come from another writer than it says. */
+    private Optional<Refusal> spam() {
+        return at.setting().junk() ? Optional.of(Refusal.of(Reason.SPAM)) : Optional.empty();
     }
 
     private void copies(PlannedStep step, List<MailAddress> to, Sending answer) {

@@ -73,6 +73,10 @@ public record Rule(
         return !(leavesOut instanceof Nothing);
     }
 
+    public boolean takesOutOfJunk() {
+        return steps.contains(Step.Plain.OUT_OF_JUNK);
+    }
+
     /** The rule read back as one sentence. */
     public String inWords() {
         List<String> done = steps.stream().map(Step::done).toList();

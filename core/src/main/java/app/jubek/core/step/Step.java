@@ -120,24 +120,10 @@ public sealed interface Step {
         }
     }
 
-    /**
-     * Moved to a folder, which is made when it is missing.
-     *
-     * @param folder with "/" between folders within folders
-     * @param perSender into a folder of its own below that for each sender the rule names
-     */
-    record File(String folder, boolean perSender) implements Step {
+    /** Moved to a folder. */
+    record File(Into into) implements Step {
         public File(String folder) {
-            this(folder, false);
-        }
-
-        public File {
-            folder = Folders.named(folder);
-        }
-
-        /** Below its folder, one named for a sender. */
-        public File below(String sender) {
-            return new File(folder + "/" + Folders.part(sender));
+            this(Into.folder(folder));
         }
 
         @Override
@@ -147,14 +133,14 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "filed in " + folder + (perSender ? ", one folder for each sender" : "");
+            return "filed in " + into.inWords();
         }
     }
 
-    /** Copied to a folder, which is made when it is missing; the message stays where it is. */
-    record Copy(String folder) implements Step {
-        public Copy {
-            folder = Folders.named(folder);
+    /** Copied to a folder; the message stays where it is. */
+    record Copy(Into into) implements Step {
+        public Copy(String folder) {
+            this(Into.folder(folder));
         }
 
         @Override
@@ -164,7 +150,7 @@ public sealed interface Step {
 
         @Override
         public String done() {
-            return "copied to " + folder;
+            return "copied to " + into.inWords();
         }
     }
 
@@ -252,14 +238,6 @@ public sealed interface Step {
         }
     }
 
-    /** Sounds that ship with Jubek. */
-    enum Sound {
-        NONE,
-        DROP,
-        BELL,
-        WOOD
-    }
-
     /** Steps that say nothing beyond what they are. */
     enum Plain implements Step {
         /** Moved to the trash. */
@@ -269,7 +247,9 @@ public sealed interface Step {
         /** Left in the inbox, whatever else happens to it. */
         KEEP(StepKind.KEEP, "kept in the inbox"),
         /** Moved to the folder that the mail server keeps for it (RFC 6154 §2). */
-        ARCHIVE(StepKind.ARCHIVE, "archived");
+        ARCHIVE(StepKind.ARCHIVE, "archived"),
+        /** Moved from the folder that the mail server keeps for junk to the inbox, and marked as not junk. */
+        OUT_OF_JUNK(StepKind.OUT_OF_JUNK, "taken out of junk");
 
         private final StepKind kind;
         private final String done;

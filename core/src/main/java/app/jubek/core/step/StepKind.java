@@ -6,6 +6,7 @@ public enum StepKind {
     REDIRECT,
     REPLY,
     TELL,
+    OUT_OF_JUNK,
     MARK,
     COPY,
     FILE,

@@ -23,6 +23,7 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Manner;
 import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
@@ -312,14 +313,45 @@ class EngineTest {
                 .toList();
     }
 
+    private static Step filed(Into.Each each) {
+        return new Step.File(new Into("Sorted", Optional.of(each), Optional.empty()));
+    }
+
     @Test
     void aFolderForEachSenderIsNamedByTheSenderThatTheRuleNames() {
         Criterion school = new AddressTest(
                 AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of("school.example"), false);
-        assertThat(done(decide(MAIL, rule("a", school, new Step.File("Senders", true)))))
-                .containsExactly("filed in Senders/school.example");
-        assertThat(done(decide(MAIL, rule("a", words("visit"), new Step.File("Senders", true)))))
-                .containsExactly("filed in Senders/anna@school.example");
+        Step bySender = filed(Into.Each.SENDER);
+        assertThat(done(decide(MAIL, rule("a", school, bySender)))).containsExactly("filed in Sorted/school.example");
+        assertThat(done(decide(MAIL, rule("a", words("visit"), bySender))))
+                .containsExactly("filed in Sorted/anna@school.example");
+    }
+
+    @Test
+    void aFolderForEachValueListedIsNamedByTheFirstOneThatTheMessageHas() {
+        Criterion listed = TextTest.phrases(Part.Kind.SUBJECT, List.of("seed list", "guided", "visit"));
+        Step byValue = filed(Into.Each.VALUE);
+        assertThat(done(decide(MAIL, rule("a", listed, byValue)))).containsExactly("filed in Sorted/guided");
+        assertThat(done(decide(MAIL, rule("a", new Everything(), byValue)))).containsExactly("filed in Sorted");
+    }
+
+    private static Decision decideInJunk(Rule... rules) {
+        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(MAIL), Mails.inJunk());
+    }
+
+    /** Some rule has to say that it is no junk; then it is like mail that came to the inbox, but is not answered. */
+    @Test
+    void whatTheMailServerTakesForJunkIsLeftAloneUnlessARuleTakesItOutOfThere() {
+        Rule read = rule("a", words("visit"), Step.Mark.with(Flag.SEEN));
+        Rule answer = rule("b", words("visit"), new Step.Reply("", "Thank you.", Duration.ofDays(7)));
+        Rule rescue = rule("c", words("visit"), Step.Plain.OUT_OF_JUNK);
+        Decision left = decideInJunk(read, answer);
+        assertThat(left.inWords()).anyMatch(line -> line.contains("no rule takes it out of there"));
+        assertThat(done(left)).isEmpty();
+        Decision taken = decideInJunk(rescue, read, answer);
+        assertThat(done(taken)).containsExactly("taken out of junk", "marked read");
+        assertThat(taken.notDone()).singleElement().extracting("reason").isEqualTo(Reason.SPAM);
+        assertThat(done(decide(MAIL, rescue))).isEmpty();
     }
 
     /** What quotes would carry out what the fence keeps in; an answer without the original does not. */

@@ -14,12 +14,14 @@ import app.jubek.core.criteria.TextTest;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Cover;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Value;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class RuleTest {
@@ -104,8 +106,11 @@ class RuleTest {
         MailAddress duty = MailAddress.of("duty@ostrel-gardens.example");
         assertThat(new Step.Redirect(List.of(duty), List.of("Guides"), false).done())
                 .isEqualTo("redirected to duty@ostrel-gardens.example and the group “Guides”");
-        assertThat(new Step.File("Senders", true).done()).isEqualTo("filed in Senders, one folder for each sender");
-        assertThat(new Step.File("Senders", true).below("a/b%c").done()).isEqualTo("filed in Senders/a_b_c");
+        Into senders = new Into("Senders", Optional.of(Into.Each.SENDER), Optional.empty());
+        assertThat(new Step.File(senders).done()).isEqualTo("filed in Senders, one folder for each sender");
+        assertThat(new Step.Copy(senders.below("a/b%c")).done()).isEqualTo("copied to Senders/a_b_c");
+        Into inbox = new Into("inbox", Optional.empty(), Optional.of(duty));
+        assertThat(new Step.File(inbox).done()).isEqualTo("filed in the inbox of duty@ostrel-gardens.example");
         assertThat(new Step.LookBy(0).done()).isEqualTo("flagged to be looked at the same day");
         assertThat(new Step.LookBy(3).mark(LocalDate.of(2026, 12, 30)).add())
                 .containsExactly("\\Flagged", "look-by-2027-01-02");

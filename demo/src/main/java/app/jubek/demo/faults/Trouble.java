@@ -48,7 +48,9 @@ public enum Trouble {
     IMAP_HANGS_AT_FETCH(Fault.hold(Stage.IMAP_ANSWER, "UID FETCH \\S+ .*BODY.PEEK\\[\\]")),
     IMAP_HANGS_BEFORE_MOVE(Fault.hold(Stage.IMAP_COMMAND, "UID MOVE")),
     IMAP_HANGS_AFTER_MOVE(Fault.hold(Stage.IMAP_ANSWER, "UID MOVE")),
-    DROPPED_AFTER_MOVE(Fault.drop(Stage.IMAP_ANSWER, "UID MOVE"));
+    DROPPED_AFTER_MOVE(Fault.drop(Stage.IMAP_ANSWER, "UID MOVE")),
+    DROPPED_AFTER_APPEND(Fault.drop(Stage.IMAP_ANSWER, "APPEND")),
+    DROPPED_AFTER_EXPUNGE(Fault.drop(Stage.IMAP_ANSWER, "UID EXPUNGE"));
 
     private final List<Fault> faults;
 

@@ -1,6 +1,9 @@
 package app.jubek.formats.rulebook;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Into;
+import app.jubek.core.step.Sound;
 import app.jubek.core.step.Step;
 import java.util.List;
 import java.util.Locale;
@@ -21,14 +24,8 @@ final class StepJson {
             case "forward" -> SendingJson.forward(at);
             case "redirect" -> SendingJson.redirect(at);
             case "reply" -> SendingJson.reply(at);
-            case "file" -> {
-                at.only(Set.of("do", "folder", "perSender"));
-                yield at.attempt(() -> new Step.File(at.text("folder"), at.flag("perSender")));
-            }
-            case "copy" -> {
-                at.only(Set.of("do", "folder"));
-                yield at.attempt(() -> new Step.Copy(at.text("folder")));
-            }
+            case "file" -> into(at).map(Step.File::new);
+            case "copy" -> into(at).map(Step.Copy::new);
             case "mark" -> {
                 at.only(Set.of("do", "flags", "tags", "remove"));
                 yield at.attempt(() -> new Step.Mark(
@@ -42,17 +39,35 @@ final class StepJson {
             }
             case "tell" -> {
                 at.only(Set.of("do", "sound"));
-                yield at.choice("sound", Step.Sound.values(), Step.Sound.NONE).map(Step.Tell::new);
+                yield at.choice("sound", Sound.values(), Sound.NONE).map(Step.Tell::new);
             }
-            case "trash", "delete", "keep", "archive" -> {
+            case "trash", "delete", "keep", "archive", "out of junk" -> {
                 at.only(Set.of("do"));
-                yield Optional.of(Step.Plain.valueOf(what.toUpperCase(Locale.ROOT)));
+                yield Optional.of(
+                        Step.Plain.valueOf(what.toUpperCase(Locale.ROOT).replace(' ', '_')));
             }
             default -> {
                 at.check(what.isEmpty(), "do", "\"" + what + "\" is not known");
                 yield Optional.empty();
             }
         };
+    }
+
+    private static Optional<Into> into(Reading at) {
+        at.only(Set.of("do", "folder", "perSender", "perValue", "mailbox"));
+        boolean perSender = at.flag("perSender");
+        boolean perValue = at.flag("perValue");
+        at.check(
+                !perSender || !perValue,
+                "perValue",
+                "a folder for each sender and for each value can't be had at once");
+        Optional<Into.Each> each = perSender
+                ? Optional.of(Into.Each.SENDER)
+                : Optional.of(Into.Each.VALUE).filter(value -> perValue);
+        return at.attempt(() -> new Into(
+                at.text("folder"),
+                each,
+                at.has("mailbox") ? Optional.of(MailAddress.of(at.text("mailbox"))) : Optional.empty()));
     }
 
     private static List<String> marks(Reading at, String member) {
@@ -66,20 +81,23 @@ final class StepJson {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("do", step instanceof Step.LookBy ? "look by" : Reading.word(step.kind()));
         if (step instanceof Step.File file) {
-            node.put("folder", file.folder());
-            if (file.perSender()) {
-                node.put("perSender", true);
-            }
+            write(node, file.into());
+        } else if (step instanceof Step.Copy copy) {
+            write(node, copy.into());
         } else if (step instanceof Step.LookBy look) {
             node.put("days", look.days());
         } else if (step instanceof Step.Tell tell) {
             node.put("sound", Reading.word(tell.sound()));
-        } else if (step instanceof Step.Copy copy) {
-            node.put("folder", copy.folder());
         } else if (step instanceof Step.Mark mark) {
             write(node, mark);
         }
         return node;
+    }
+
+    private static void write(ObjectNode node, Into into) {
+        node.put("folder", into.folder());
+        into.each().ifPresent(each -> node.put(each == Into.Each.SENDER ? "perSender" : "perValue", true));
+        into.mailbox().ifPresent(other -> node.put("mailbox", other.address()));
     }
 
     private static void write(ObjectNode node, Step.Mark mark) {

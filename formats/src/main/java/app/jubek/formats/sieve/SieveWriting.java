@@ -5,6 +5,7 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Schedule;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Manner;
 import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
@@ -111,10 +112,10 @@ public final class SieveWriting {
         } else if (step instanceof Step.File file) {
             text.needs("fileinto");
             text.needs("mailbox");
-            text.line("fileinto :create " + Text.quoted(file.folder()) + ";");
+            text.line("fileinto :create " + Text.quoted(file.into().folder()) + ";");
         } else if (step instanceof Step.Copy copied) {
             List.of("fileinto", "copy", "mailbox").forEach(text::needs);
-            text.line("fileinto :copy :create " + Text.quoted(copied.folder()) + ";");
+            text.line("fileinto :copy :create " + Text.quoted(copied.into().folder()) + ";");
         } else if (step instanceof Step.Mark mark) {
             mark(rule, mark);
         } else if (step instanceof Step.Reply reply) {
@@ -154,9 +155,18 @@ public final class SieveWriting {
         if (step instanceof Step.HandOn handOn && !handOn.groups().isEmpty()) {
             return Optional.of("knows no groups of an address book");
         }
-        return step instanceof Step.File file && file.perSender()
-                ? Optional.of("can't file into a folder for each sender")
-                : Optional.empty();
+        if (step instanceof Step.File file) {
+            return beyond(file.into());
+        }
+        return step instanceof Step.Copy copy ? beyond(copy.into()) : Optional.empty();
+    }
+
+    private static Optional<String> beyond(Into into) {
+        return into.mailbox()
+                .map(other -> "can't file in another mailbox")
+                .or(() -> into.each()
+                        .map(each -> "can't file into a folder for each "
+                                + (each == Into.Each.SENDER ? "sender" : "value listed")));
     }
 
     private void reply(Step.Reply reply) {
@@ -187,6 +197,8 @@ public final class SieveWriting {
                 text.needs("special-use");
                 text.line("fileinto :specialuse \"\\\\Archive\" \"Archive\";");
             }
+            case OUT_OF_JUNK ->
+                note(rule, "to be " + step.done() + ": a script sees nothing that lies in junk, so this is left out");
             default -> throw new IllegalStateException("no such step");
         }
     }

@@ -28,7 +28,9 @@ class BeyondSieveTest {
                 "{'do':'reply','text':'x','copies':['a@x.example']} | return path only",
                 "{'do':'reply','text':'x','answersTo':{'part':'reply to'}} | return path only",
                 "{'do':'redirect','to':[],'groups':['Guides']} | no groups",
-                "{'do':'file','folder':'Senders','perSender':true} | a folder for each sender"
+                "{'do':'file','folder':'Senders','perSender':true} | a folder for each sender",
+                "{'do':'copy','folder':'Words','perValue':true} | a folder for each value listed",
+                "{'do':'file','folder':'INBOX','mailbox':'seeds@x.example'} | in another mailbox"
             })
     void aRuleThatWouldBeAnotherOneWithoutItIsLeftOut(String step, String cause) {
         SieveWriting.Written written = write(step);
@@ -45,6 +47,7 @@ class BeyondSieveTest {
             value = {
                 "{'do':'tell','sound':'bell'} | to be told about: a script can't, so this is left out",
                 "{'do':'look by','days':1} | looked at within a day: a script can't, so this is left out",
+                "{'do':'out of junk'} | a script sees nothing that lies in junk",
                 "{'do':'forward','to':['a@x.example']} | a script can't make a new message"
             })
     void aStepBesideOthersIsLeftOutAlone(String step, String cause) {

@@ -1,13 +1,14 @@
 package app.jubek.server.delivery;
 
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.SpecialUse;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
-import java.util.List;
 import java.util.Optional;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
@@ -16,9 +17,6 @@ import org.springframework.stereotype.Component;
 @Component
 class ImapSteps {
     private static final String INBOX = "INBOX";
-    private static final List<String> ARCHIVES = List.of("Archive", "Archives", "Archiv", "Arkiv");
-    private static final List<String> TRASHES =
-            List.of("Trash", "Deleted Items", "Deleted Messages", "Papierkorb", "Papperskorgen");
 
     private final ImapConnections connections;
     private final StoredMail mail;
@@ -56,9 +54,9 @@ class ImapSteps {
      *
      * @param repeated an earlier attempt may have got through
      */
-    void copy(Mailbox mailbox, long message, Step.Copy copy, boolean repeated) throws MessagingException {
+    void copy(Mailbox mailbox, long message, Into into, boolean repeated) throws MessagingException {
         connected(mailbox, store -> {
-            String target = TargetFolder.named(store, copy.folder());
+            String target = TargetFolder.named(store, into.folder());
             made(store, target);
             boolean there =
                     repeated && new Search(store, mail.find(message)).in(target).isPresent();
@@ -76,30 +74,48 @@ class ImapSteps {
      *
      * @param repeated an earlier attempt may have got halfway
      */
-    void file(Mailbox mailbox, long message, Step.File file, boolean repeated) throws MessagingException {
-        connected(mailbox, store -> moveTo(store, message, TargetFolder.named(store, file.folder()), repeated));
+    void file(Mailbox mailbox, long message, Into into, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, TargetFolder.named(store, into.folder()), repeated));
     }
 
     void archive(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
-        connected(
-                mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, "\\Archive", ARCHIVES), repeated));
+        connected(mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, SpecialUse.ARCHIVE), repeated));
     }
 
     void trash(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
-        connected(mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, "\\Trash", TRASHES), repeated));
+        connected(mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, SpecialUse.TRASH), repeated));
     }
 
     /** For good; only where the mail server can remove a single message. */
     void delete(Mailbox mailbox, long message) throws MessagingException {
         connected(mailbox, store -> {
-            if (!store.hasCapability("UIDPLUS")) {
-                throw ImapRefused.forGood(
-                        "the mail server can't remove a single message, so nothing was removed",
-                        "Move such mail to the trash instead.");
-            }
+            removesSingly(store);
             Fetched.Place place = whereabouts(store, message);
             try (OpenFolder open = OpenFolder.of(store, place.folder())) {
                 open.commands().remove(place.uid());
+            }
+        });
+    }
+
+    /** Refuses where the mail server can't remove a single message (RFC 4315). */
+    static void removesSingly(IMAPStore store) throws MessagingException {
+        if (!store.hasCapability("UIDPLUS")) {
+            throw ImapRefused.forGood(
+                    "the mail server can't remove a single message, so nothing was removed",
+                    "Move such mail to the trash instead.");
+        }
+    }
+
+    /** RFC 9051 §2.3.2 has the keywords. */
+    void outOfJunk(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            if (!whereabouts(store, message).folder().equals(INBOX)) {
+                move(store, mail.find(message), INBOX, repeated);
+            }
+            Fetched.Place now = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, now.folder())) {
+                open.commands().flag(now.uid(), "$Junk", false);
+                open.commands().flag(now.uid(), "$NotJunk", true);
             }
         });
     }
@@ -140,7 +156,7 @@ class ImapSteps {
         });
     }
 
-    private void connected(Mailbox mailbox, ImapConnections.Work work) throws MessagingException {
+    void connected(Mailbox mailbox, ImapConnections.Work work) throws MessagingException {
         try {
             connections.with(mailbox, work);
         } catch (Needless needless) {
@@ -160,7 +176,7 @@ class ImapSteps {
     }
 
     /** Where the message lies now; noted when it is not where we believed it. */
-    private Fetched.Place whereabouts(IMAPStore store, long message) throws MessagingException {
+    Fetched.Place whereabouts(IMAPStore store, long message) throws MessagingException {
         StoredMail.Stored stored = mail.find(message);
         if (isInPlace(store, stored)) {
             return stored.place();
@@ -182,7 +198,7 @@ class ImapSteps {
         mail.moved(stored.id(), place.orElseThrow(() -> new Needless("moved, but the mail server does not say where")));
     }
 
-    private static void made(IMAPStore store, String target) throws MessagingException {
+    static void made(IMAPStore store, String target) throws MessagingException {
         Folder into = store.getFolder(target);
         if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
             throw ImapRefused.forGood(

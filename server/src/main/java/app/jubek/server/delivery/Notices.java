@@ -1,6 +1,6 @@
 package app.jubek.server.delivery;
 
-import app.jubek.core.step.Step;
+import app.jubek.core.step.Sound;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
@@ -29,7 +29,7 @@ public class Notices {
     public record Notice(long id, long message, String rule, String sound, Instant at) {}
 
     @Transactional
-    void tell(StepEntity step, Step.Sound sound) {
+    void tell(StepEntity step, Sound sound) {
         jdbc.sql("insert into notice (mailbox_id, message_id, rule_name, sound, at) values (?, ?, ?, ?, ?)")
                 .params(
                         step.mailboxId(),

@@ -18,8 +18,8 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') or not exists (
               select 1 from step e where e.message_id = s.message_id and e.position < s.position
               and e.kind not in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') and e.state in ('READY', 'SENDING')
-              and not (s.kind = 'BRING_BACK' and e.kind in ('TRASH', 'DELETE'))))
-            and (s.kind not in ('TRASH', 'DELETE') or not exists (
+              and not (s.kind = 'BRING_BACK' and e.kind in ('FILE_ELSEWHERE', 'TRASH', 'DELETE'))))
+            and (s.kind not in ('FILE_ELSEWHERE', 'TRASH', 'DELETE') or not exists (
               select 1 from step e where e.message_id = s.message_id
               and e.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY')
               and e.state in ('PLANNED', 'HELD', 'READY', 'SENDING', 'FAILED')))

@@ -1,10 +1,8 @@
 package app.jubek.server.delivery;
 
-import jakarta.mail.Folder;
+import app.jubek.server.mailbox.SpecialUse;
 import jakarta.mail.MessagingException;
 import java.util.Arrays;
-import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -24,23 +22,10 @@ final class TargetFolder {
                 .collect(Collectors.joining(String.valueOf(separator)));
     }
 
-    /**
-     * A folder that the server marks for a use (RFC 6154 §2), or one with a usual name (common practice).
-     *
-     * @param use with its backslash
-     */
-    static String forUse(IMAPStore store, String use, List<String> usualNames) throws MessagingException {
-        for (Folder folder : store.getDefaultFolder().list("*")) {
-            if (Arrays.asList(((IMAPFolder) folder).getAttributes()).contains(use)) {
-                return folder.getFullName();
-            }
-        }
-        Optional<String> usual = Optional.empty();
-        for (String name : usualNames) {
-            if (usual.isEmpty() && store.getFolder(name).exists()) {
-                usual = Optional.of(name);
-            }
-        }
-        return usual.orElse(usualNames.get(0));
+    /** The folder for a use; where there is none, one of its usual name. */
+    static String forUse(IMAPStore store, SpecialUse use) throws MessagingException {
+        return use.find(store)
+                .map(IMAPFolder::getFullName)
+                .orElse(use.usualNames().get(0));
     }
 }

@@ -2,26 +2,35 @@ package app.jubek.server.delivery;
 
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Sending;
+import app.jubek.core.step.Step;
 
-/** What the outbox carries out: the kinds of step, copies of answers, and bringing back what could not be handed on. */
+/**
+ * What the outbox carries out: the kinds of step, copies of answers, filing in another mailbox, and bringing back what
+ * could not be handed on.
+ */
 public enum Work {
     FORWARD,
     REDIRECT,
     REPLY,
     ANSWER_COPY,
     TELL,
+    OUT_OF_JUNK,
+    MARK,
     COPY,
     FILE,
+    FILE_ELSEWHERE,
     ARCHIVE,
     TRASH,
     DELETE,
-    MARK,
     BRING_BACK;
 
     static Work of(PlannedStep planned) {
-        return planned.sending().filter(Sending::isCopy).isPresent()
-                ? ANSWER_COPY
-                : valueOf(planned.step().kind().name());
+        if (planned.sending().filter(Sending::isCopy).isPresent()) {
+            return ANSWER_COPY;
+        }
+        boolean elsewhere = planned.step() instanceof Step.File file
+                && file.into().mailbox().isPresent();
+        return elsewhere ? FILE_ELSEWHERE : valueOf(planned.step().kind().name());
     }
 
     public boolean leaves() {

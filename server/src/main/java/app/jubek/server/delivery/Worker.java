@@ -3,6 +3,7 @@ package app.jubek.server.delivery;
 import app.jubek.core.message.Octets;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
+import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.ServerTrouble;
@@ -19,13 +20,21 @@ class Worker {
 
     private final Claims claims;
     private final ImapSteps imap;
+    private final Elsewhere elsewhere;
     private final FrozenMail frozen;
     private final SmtpSessions sessions;
     private final Notices notices;
 
-    Worker(Claims claims, ImapSteps imap, FrozenMail frozen, SmtpSessions sessions, Notices notices) {
+    Worker(
+            Claims claims,
+            ImapSteps imap,
+            Elsewhere elsewhere,
+            FrozenMail frozen,
+            SmtpSessions sessions,
+            Notices notices) {
         this.claims = claims;
         this.imap = imap;
+        this.elsewhere = elsewhere;
         this.frozen = frozen;
         this.sessions = sessions;
         this.notices = notices;
@@ -103,13 +112,28 @@ class Worker {
         switch (step.kind()) {
             case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
             case MARK -> imap.mark(mailbox, message, (Step.Mark) StepDetail.step(step));
-            case COPY -> imap.copy(mailbox, message, (Step.Copy) StepDetail.step(step), claim.isRepeated());
-            case FILE -> imap.file(mailbox, message, (Step.File) StepDetail.step(step), claim.isRepeated());
+            case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());
+            case COPY -> copy(claim, ((Step.Copy) StepDetail.step(step)).into());
+            case FILE -> imap.file(mailbox, message, into(step), claim.isRepeated());
+            case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(step), claim.isRepeated());
             case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
             case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
             case DELETE -> imap.delete(mailbox, message);
             case TELL -> notices.tell(step, ((Step.Tell) StepDetail.step(step)).sound());
             default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
+        }
+    }
+
+    private static Into into(StepEntity step) {
+        return ((Step.File) StepDetail.step(step)).into();
+    }
+
+    private void copy(Claims.Claim claim, Into into) throws MessagingException {
+        long message = claim.step().messageId();
+        if (into.mailbox().isPresent()) {
+            elsewhere.copy(claim.mailbox(), message, into);
+        } else {
+            imap.copy(claim.mailbox(), message, into, claim.isRepeated());
         }
     }
 }

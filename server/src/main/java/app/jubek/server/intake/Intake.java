@@ -63,11 +63,18 @@ public class Intake implements Arrivals {
         ReadMessage noted = withNote(readable(fetched), "set aside, so no rule looked at it: " + cause);
         transaction.executeWithoutResult(status -> {
             parts.mailboxes().lock(mailbox);
-            if (parts.cursors().advance(lease, fetched.place())) {
+            if (parts.cursors().advance(lease, fetched.place())
+                    && fetched.place().isInbox()) {
                 MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
                 store(entity.read(noted, false), fetched);
             }
         });
+    }
+
+    @Override
+    public boolean looksIntoJunk(UUID mailbox) {
+        return parts.books().current(mailbox).book().all().stream()
+                .anyMatch(rule -> rule.on() && rule.takesOutOfJunk());
     }
 
     private ReadMessage readable(Fetched fetched) {
@@ -124,11 +131,15 @@ public class Intake implements Arrivals {
             return;
         }
         boolean conversation = isConversation(mailboxId, read.message());
+        Decided decided = decide(mailboxId, read, conversation);
+        if (decided.at().setting().junk() && !decided.takesOutOfJunk()) {
+            return;
+        }
         MessageEntity entity = store(
                 new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED)
                         .read(noted(mailboxId, read), conversation),
                 read.fetched());
-        decide(entity, read, conversation);
+        plan(entity, read, decided);
         parts.mailboxes().messageCame(mailboxId, read.fetched().received());
         parts.decisions().increment();
     }
@@ -140,8 +151,14 @@ public class Intake implements Arrivals {
                 .isPresent();
     }
 
-    private void decide(MessageEntity entity, Read read, boolean conversation) {
-        Mailbox mailbox = parts.mailboxes().find(entity.mailboxId());
+    private record Decided(Mailbox mailbox, int version, Surroundings at, Decision decision) {
+        boolean takesOutOfJunk() {
+            return decision.planned().stream().anyMatch(p -> p.step() == Step.Plain.OUT_OF_JUNK);
+        }
+    }
+
+    private Decided decide(UUID mailboxId, Read read, boolean conversation) {
+        Mailbox mailbox = parts.mailboxes().find(mailboxId);
         RuleBooks.Versioned book = parts.books().current(mailbox.id());
         HopMark hops = new HopMark(parts.keys().key("hop-mark"));
         Setting setting = new Setting(
@@ -152,7 +169,8 @@ public class Intake implements Arrivals {
                 mailbox.zone(),
                 conversation,
                 mailbox.own().identity().address(),
-                read.fetched().place().folder());
+                read.fetched().place().folder(),
+                !read.fetched().place().isInbox());
         Surroundings at = new Surroundings(
                 setting,
                 mailbox.opening(),
@@ -162,9 +180,18 @@ public class Intake implements Arrivals {
                 parts.templates().of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
         Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at);
-        entity.decided(StoredDecision.of(book.version(), decision));
+        return new Decided(mailbox, book.version(), at, decision);
+    }
+
+    private void plan(MessageEntity entity, Read read, Decided decided) {
+        Mailbox mailbox = decided.mailbox();
+        Decision decision = decided.decision();
+        entity.decided(StoredDecision.of(decided.version(), decision));
         Composer composer = new Composer(
-                mailbox.own(), hops, mailbox.zone(), parts.documents().octets(mailbox.id()));
+                mailbox.own(),
+                decided.at().hops(),
+                mailbox.zone(),
+                parts.documents().octets(mailbox.id()));
         Composer.Original original =
                 new Composer.Original(read.message(), read.fetched().octets(), read.digest());
         parts.outbox()

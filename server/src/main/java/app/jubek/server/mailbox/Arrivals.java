@@ -7,11 +7,17 @@ import java.util.UUID;
 
 /** Who takes in what the watcher fetches. */
 public interface Arrivals {
-    /** A new message: to be stored, decided, planned, and the cursor moved past it, in one transaction. */
+    /**
+     * A new message in the inbox or in junk: to be stored, decided, planned, and the cursor moved past it, in one
+     * transaction. Of junk nothing is stored but what a rule takes out of there.
+     */
     void arrived(UUID mailbox, Fetched message, Lease lease);
 
     /** A new message that can't be taken in: set aside, shown, and the cursor moved past it. */
     void setAside(UUID mailbox, Fetched message, Lease lease, String cause);
+
+    /** Whether a rule that is on takes mail out of junk. */
+    boolean looksIntoJunk(UUID mailbox);
 
     /** Past mail, as evidence: never acted on. */
     void past(UUID mailbox, List<Fetched> messages);

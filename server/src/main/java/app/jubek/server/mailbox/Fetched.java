@@ -12,5 +12,10 @@ import java.time.Instant;
 public record Fetched(Place place, Instant received, Octets octets, long size, boolean whole) {
 
     /** Where a message lies (RFC 9051 §2.3.1.1). */
-    public record Place(String folder, long uidValidity, long uid) {}
+    public record Place(String folder, long uidValidity, long uid) {
+        /** Its name is the only one that has a fixed meaning (RFC 9051 §5.1). */
+        public boolean isInbox() {
+            return folder.equalsIgnoreCase("INBOX");
+        }
+    }
 }

@@ -43,7 +43,7 @@ class MailboxController {
     /** The session; without a name when nobody is signed in. */
     record SessionView(Optional<String> name, List<MailboxName> mailboxes, boolean demo) {}
 
-    record MailboxName(UUID id, String address) {}
+    record MailboxName(UUID id, String address, String name) {}
 
     record MailboxView(
             UUID id,
@@ -66,9 +66,11 @@ class MailboxController {
         if (who == null) {
             return new SessionView(Optional.empty(), List.of(), demo);
         }
-        List<MailboxName> own = access.mailboxes(who).stream()
-                .map(mailboxes::find)
-                .map(m -> new MailboxName(m.id(), m.own().identity().address()))
+        List<UUID> seen = access.mailboxes(who);
+        List<MailboxName> own = mailboxes.all().stream()
+                .filter(m -> seen.contains(m.id()))
+                .map(m -> new MailboxName(
+                        m.id(), m.own().identity().address(), m.own().identity().name()))
                 .toList();
         return new SessionView(Optional.of(who.shownName()), own, demo);
     }

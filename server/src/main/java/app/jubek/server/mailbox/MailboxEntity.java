@@ -45,6 +45,7 @@ class MailboxEntity {
     private String secretKeyId;
     private int hourlyLimit;
     private int ruleLimit;
+    private int position;
     private String watching;
     private String watchingDetail;
     private @Nullable Instant lastContact;
@@ -73,6 +74,10 @@ class MailboxEntity {
         hourlyLimit = mailbox.hourlyLimit();
         ruleLimit = mailbox.ruleLimit();
         seal(password);
+    }
+
+    void moveTo(int place) {
+        position = place;
     }
 
     Mailbox mailbox() {

@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -41,7 +42,15 @@ public class Mailboxes {
 
     @Transactional(readOnly = true)
     public List<Mailbox> all() {
-        return mailboxes.findAll().stream().map(MailboxEntity::mailbox).toList();
+        return mailboxes.findAllByOrderByPositionAscAddressAsc().stream()
+                .map(MailboxEntity::mailbox)
+                .toList();
+    }
+
+    /** The mailbox that writes as an address. */
+    @Transactional(readOnly = true)
+    public Optional<Mailbox> writingAs(MailAddress address) {
+        return mailboxes.findByAddress(address.address()).map(MailboxEntity::mailbox);
     }
 
     @Transactional(readOnly = true)
@@ -55,13 +64,18 @@ public class Mailboxes {
         return secrets.open(entity(id).password());
     }
 
-    /** Makes or updates the mailbox that the configuration names. */
+    /**
+     * Makes or updates a mailbox that the settings name.
+     *
+     * @param position among the mailboxes, from 0
+     */
     @Transactional
-    public UUID ensure(JubekProperties.FirstMailbox wanted) {
+    public UUID ensure(JubekProperties.MailboxSettings wanted, int position) {
         MailboxEntity entity = mailboxes
                 .findByAddress(MailAddress.of(wanted.address()).address())
                 .orElseGet(() -> new MailboxEntity(UUID.randomUUID()));
         entity.set(mailbox(entity.id(), wanted), secrets.seal(wanted.password()));
+        entity.moveTo(position);
         return mailboxes.save(entity).id();
     }
 
@@ -117,7 +131,7 @@ public class Mailboxes {
         return mailboxes.findById(id).orElseThrow(Refused::notFound);
     }
 
-    private static Mailbox mailbox(UUID id, JubekProperties.FirstMailbox wanted) {
+    private static Mailbox mailbox(UUID id, JubekProperties.MailboxSettings wanted) {
         MailAddress identity = MailAddress.of(wanted.address()).named(wanted.name());
         List<MailAddress> addresses =
                 wanted.addresses().stream().map(MailAddress::of).toList();

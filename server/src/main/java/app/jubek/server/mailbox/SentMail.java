@@ -2,15 +2,10 @@ package app.jubek.server.mailbox;
 
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
-import java.util.Arrays;
 import java.util.Collection;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.eclipse.angus.mail.imap.IMAPFolder;
-import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,8 +16,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class SentMail {
-    private static final Set<String> NAMES = Set.of("sent", "sent items", "sent messages", "sent mail");
-
     private final JdbcClient jdbc;
 
     SentMail(JdbcClient jdbc) {
@@ -37,25 +30,6 @@ public class SentMail {
                         .params(Map.of("mailbox", mailbox, "ids", messageIds))
                         .query(Boolean.class)
                         .single();
-    }
-
-    /** The folder of sent mail: by its special use (RFC 6154), else by a usual name. */
-    Optional<IMAPFolder> find(IMAPStore store) throws MessagingException {
-        List<IMAPFolder> all = Arrays.stream(store.getDefaultFolder().list("*"))
-                .map(IMAPFolder.class::cast)
-                .toList();
-        Optional<IMAPFolder> found = Optional.empty();
-        for (IMAPFolder folder : all) {
-            if (Arrays.asList(folder.getAttributes()).contains("\\Sent")) {
-                found = Optional.of(folder);
-            }
-        }
-        if (found.isEmpty()) {
-            found = all.stream()
-                    .filter(f -> NAMES.contains(f.getName().toLowerCase(java.util.Locale.ROOT)))
-                    .findFirst();
-        }
-        return found;
     }
 
     /** Reads what was sent since the last time. */

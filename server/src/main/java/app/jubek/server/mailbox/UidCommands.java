@@ -140,6 +140,9 @@ public final class UidCommands {
     /** One item of the body of messages, fetched without marking them. */
     List<Content> contents(Collection<Long> uids, String item) throws MessagingException {
         List<Content> all = new ArrayList<>();
+        if (uids.isEmpty()) {
+            return all;
+        }
         for (FetchResponse response : fetched("UID FETCH " + set(uids) + " (UID " + item + ")")) {
             BODY body = response.getItem(BODY.class);
             Optional<Long> uid = uid(response);
@@ -232,7 +235,7 @@ public final class UidCommands {
         return uids;
     }
 
-    private List<FetchResponse> fetched(String command) throws MessagingException {
+    List<FetchResponse> fetched(String command) throws MessagingException {
         List<FetchResponse> all = new ArrayList<>();
         for (Response response : command(command, null)) {
             if (response instanceof FetchResponse fetch) {
@@ -258,13 +261,13 @@ public final class UidCommands {
         return Optional.ofNullable(response.getItem(UID.class)).map(u -> u.uid);
     }
 
-    private static Instant received(FetchResponse response) {
+    static Instant received(FetchResponse response) {
         return Optional.ofNullable(response.getItem(INTERNALDATE.class))
                 .map(date -> date.getDate().toInstant())
                 .orElse(Instant.EPOCH);
     }
 
-    private static byte[] octets(BODY body) {
+    static byte[] octets(BODY body) {
         ByteArrayInputStream in = body.getByteArrayInputStream();
         return in == null ? new byte[0] : in.readAllBytes();
     }

@@ -19,7 +19,7 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Watches one mailbox's inbox on a thread of its own: connects, takes in what is new, waits by IDLE (RFC 2177) or by
- * asking now and then, and connects again after every fault.
+ * asking now and then, and connects again after every fault. Looks into its junk, too, while a rule takes mail out of there.
  */
 final class Watcher implements Runnable {
     static final String INBOX = "INBOX";
@@ -94,17 +94,24 @@ final class Watcher implements Runnable {
             begin(folder);
             open = Optional.of(folder);
             boolean idle = store.hasCapability("IDLE");
-            Optional<IMAPFolder> sent = parts.sent().find(store);
+            BesideInbox beside = new BesideInbox(store);
             while (!stopped) {
                 Optional<Lease> lease = parts.leases().take(mailbox.id());
                 if (lease.isEmpty()) {
                     return;
                 }
+                Optional<IMAPFolder> sent = beside.sent();
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
                 if (!takeInAll(folder, lease.get())) {
                     return;
+                }
+                if (parts.arrivals().looksIntoJunk(mailbox.id())) {
+                    Optional<IMAPFolder> junk = beside.junk();
+                    if (junk.isPresent()) {
+                        takeInJunk(junk.get(), lease.get());
+                    }
                 }
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, "");
                 faults = 0;
@@ -163,11 +170,34 @@ final class Watcher implements Runnable {
         return true;
     }
 
+    /** What lay there before it was first looked at stays there. */
+    private void takeInJunk(IMAPFolder junk, Lease lease) throws MessagingException {
+        junk.open(Folder.READ_ONLY);
+        try {
+            long validity = junk.getUIDValidity();
+            String name = junk.getFullName();
+            boolean begun = parts.cursors()
+                    .find(mailbox.id(), name)
+                    .filter(cursor -> cursor.uidValidity() == validity)
+                    .isPresent();
+            if (!begun) {
+                long last = Math.max(junk.getUIDNext(), 1) - 1;
+                parts.cursors().begin(mailbox.id(), name, new FolderCursors.Start(validity, last, Instant.EPOCH));
+            }
+            takeIn(junk, lease);
+        } finally {
+            junk.close(false);
+        }
+    }
+
     /** Takes in what is new, in order; returns false when the lease was lost or the watcher is to stop. */
     private boolean takeIn(IMAPFolder folder, Lease lease) throws MessagingException {
         UidCommands commands = new UidCommands(folder);
         Fetching fetching = new Fetching(commands, properties.largestMessage().toBytes());
-        long from = parts.cursors().find(mailbox.id(), INBOX).orElseThrow().uid();
+        long from = parts.cursors()
+                .find(mailbox.id(), folder.getFullName())
+                .orElseThrow()
+                .uid();
         List<Long> fresh = commands.above(from);
         long renewed = System.nanoTime();
         for (int at = 0; at < fresh.size(); at += SLICE) {

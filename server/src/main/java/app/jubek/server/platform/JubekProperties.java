@@ -2,8 +2,12 @@ package app.jubek.server.platform;
 
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.util.unit.DataSize;
@@ -20,6 +24,7 @@ import org.springframework.util.unit.DataSize;
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
+ * @param otherMailboxes by a word of the installation's own
  */
 @ConfigurationProperties("jubek")
 public record JubekProperties(
@@ -32,12 +37,25 @@ public record JubekProperties(
         Duration upkeepInterval,
         DataSize evidenceMemory,
         DataSize largestMessage,
-        @Nullable FirstMailbox mailbox,
+        @Nullable MailboxSettings mailbox,
+        Map<String, OtherMailbox> otherMailboxes,
         @Nullable FirstAccount account,
         @Nullable Demo demo) {
 
-    public Optional<FirstMailbox> firstMailbox() {
-        return Optional.ofNullable(mailbox);
+    public JubekProperties {
+        otherMailboxes = Optional.ofNullable(otherMailboxes)
+                .map(others -> Collections.unmodifiableMap(new TreeMap<>(others)))
+                .orElse(Map.of());
+    }
+
+    /** The mailboxes that are watched: the first one, then the others in the order of their words. */
+    public List<MailboxSettings> mailboxes() {
+        return Optional.ofNullable(mailbox)
+                .map(first -> Stream.concat(
+                                Stream.of(first),
+                                otherMailboxes.values().stream().map(other -> other.beside(first)))
+                        .toList())
+                .orElse(List.of());
     }
 
     public Optional<FirstAccount> firstAccount() {
@@ -48,8 +66,8 @@ public record JubekProperties(
         return Optional.ofNullable(demo);
     }
 
-    /** The mailbox that is watched. Host names other than loopback need TLS. */
-    public record FirstMailbox(
+    /** A mailbox that is watched. Host names other than loopback need TLS. */
+    public record MailboxSettings(
             String address,
             String name,
             List<String> addresses,
@@ -64,6 +82,46 @@ public record JubekProperties(
             Optional<Integer> hourlyLimit,
             Optional<Integer> ruleLimit,
             Optional<List<String>> opening) {}
+
+    /** A further mailbox; what is left out is as for the first one. */
+    public record OtherMailbox(
+            String address,
+            String name,
+            @Nullable List<String> addresses,
+            @Nullable List<String> domains,
+            @Nullable String zone,
+            @Nullable String imapHost,
+            @Nullable Integer imapPort,
+            @Nullable String smtpHost,
+            @Nullable Integer smtpPort,
+            @Nullable String user,
+            String password,
+            Optional<Integer> hourlyLimit,
+            Optional<Integer> ruleLimit,
+            Optional<List<String>> opening) {
+
+        MailboxSettings beside(MailboxSettings first) {
+            return new MailboxSettings(
+                    address,
+                    name,
+                    or(addresses, List.of(address)),
+                    or(domains, first.domains()),
+                    or(zone, first.zone()),
+                    or(imapHost, first.imapHost()),
+                    or(imapPort, first.imapPort()),
+                    or(smtpHost, first.smtpHost()),
+                    or(smtpPort, first.smtpPort()),
+                    or(user, address),
+                    password,
+                    hourlyLimit.or(first::hourlyLimit),
+                    ruleLimit.or(first::ruleLimit),
+                    opening.or(first::opening));
+        }
+
+        private static <T> T or(@Nullable T own, T first) {
+            return own == null ? first : own;
+        }
+    }
 
     /** The first account; made when there is none yet. */
     public record FirstAccount(String signIn, String name, Optional<String> password) {}

@@ -1,6 +1,7 @@
 package app.jubek.server.rulebook;
 
 import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
@@ -20,10 +21,12 @@ import tools.jackson.databind.JsonNode;
 @RestController
 class RuleBookController {
     private final RuleBooks books;
+    private final OtherMailboxes others;
     private final MailboxAccess access;
 
-    RuleBookController(RuleBooks books, MailboxAccess access) {
+    RuleBookController(RuleBooks books, OtherMailboxes others, MailboxAccess access) {
         this.books = books;
+        this.others = others;
         this.access = access;
     }
 
@@ -51,7 +54,9 @@ class RuleBookController {
     RuleBookView save(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody RuleBookSaving saving) {
         access.check(who, mailbox);
-        return view(books.save(mailbox, saving.baseVersion(), RuleBookJson.read(saving.document()), who.shownName()));
+        RuleBook wanted = RuleBookJson.read(saving.document());
+        others.check(who, mailbox, books.current(mailbox).book(), wanted);
+        return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName()));
     }
 
     private static RuleBookView view(RuleBooks.Versioned found) {

@@ -35,7 +35,9 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @BeforeEach
     void aMessageOfItsOwn() {
-        mailbox = jdbc.sql("select id from mailbox").query(UUID.class).single();
+        mailbox = jdbc.sql("select id from mailbox where position = 0")
+                .query(UUID.class)
+                .single();
         message = jdbc.sql("""
                         insert into message (mailbox_id, folder, uid_validity, uid, located_folder, located_validity, located_uid,
                         digest, received_at, sender_names, senders, recipients, subject, texts, form_version, attachments, size, notes, standing)

@@ -10,6 +10,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.util.unit.DataSize;
@@ -31,6 +32,7 @@ class SecretsTest {
                 DataSize.ofMegabytes(1),
                 DataSize.ofMegabytes(1),
                 null,
+                Map.of(),
                 null,
                 null));
     }

@@ -1,0 +1,128 @@
+package app.jubek.server.delivery;
+
+import app.jubek.core.step.Into;
+import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.WholeMessage;
+import app.jubek.server.platform.JubekProperties;
+import jakarta.mail.MessagingException;
+import java.util.ArrayList;
+import java.util.List;
+import org.eclipse.angus.mail.imap.IMAPStore;
+import org.springframework.stereotype.Component;
+
+/**
+ * Copies and files into another own mailbox: fetched here, put there, found there again octet by octet, and only then
+ * removed here. One mailbox is worked on after the other, so that two that file into each other never wait for each other.
+ */
+@Component
+class Elsewhere {
+    private final ImapSteps here;
+    private final StoredMail mail;
+    private final Mailboxes mailboxes;
+    private final long largest;
+
+    Elsewhere(ImapSteps here, StoredMail mail, Mailboxes mailboxes, JubekProperties properties) {
+        this.here = here;
+        this.mail = mail;
+        this.mailboxes = mailboxes;
+        this.largest = properties.largestMessage().toBytes();
+    }
+
+    void copy(Mailbox from, long message, Into into) throws MessagingException {
+        put(other(into), into.folder(), fetched(from, message));
+    }
+
+    /**
+     * @param repeated an earlier attempt may have got through
+     */
+    void file(Mailbox from, long message, Into into, boolean repeated) throws MessagingException {
+        Mailbox other = other(into);
+        if (repeated && isThere(other, into.folder(), mail.find(message))) {
+            removeIfHere(from, message);
+            return;
+        }
+        here.connected(from, ImapSteps::removesSingly);
+        put(other, into.folder(), fetched(from, message));
+        remove(from, message);
+    }
+
+    private Mailbox other(Into into) throws MessagingException {
+        return mailboxes
+                .writingAs(into.mailbox().orElseThrow())
+                .orElseThrow(() -> ImapRefused.forGood(
+                        "there is no mailbox " + into.mailbox().orElseThrow().address() + " here",
+                        "Choose another mailbox in the rule, or name this one in the settings again."));
+    }
+
+    private WholeMessage fetched(Mailbox from, long message) throws MessagingException {
+        StoredMail.Stored stored = mail.find(message);
+        if (stored.size() > largest) {
+            throw ImapRefused.forGood(
+                    "it is larger than " + (largest >> 20) + " MB, too large to be put into another mailbox",
+                    "Move it in your mail program.");
+        }
+        List<WholeMessage> found = new ArrayList<>();
+        here.connected(from, store -> {
+            Fetched.Place place = here.whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                WholeMessage.of(open.commands(), place.uid(), stored.messageId())
+                        .ifPresent(found::add);
+            }
+        });
+        return found.stream().findFirst().orElseThrow(() -> new ImapSteps.Needless("somebody deleted it meanwhile"));
+    }
+
+    private void put(Mailbox other, String folder, WholeMessage message) throws MessagingException {
+        here.connected(other, store -> {
+            String target = TargetFolder.named(store, folder);
+            ImapSteps.made(store, target);
+            if (holds(store, target, message)) {
+                return;
+            }
+            try (OpenFolder open = OpenFolder.of(store, target)) {
+                message.appendTo(open.folder());
+            }
+            if (!holds(store, target, message)) {
+                throw new MessagingException(
+                        "it was put into " + target + " of the other mailbox and is not found there");
+            }
+        });
+    }
+
+    private static boolean holds(IMAPStore store, String target, WholeMessage message) throws MessagingException {
+        try (OpenFolder open = OpenFolder.of(store, target)) {
+            return message.isIn(open.commands());
+        }
+    }
+
+    private boolean isThere(Mailbox other, String folder, StoredMail.Stored stored) throws MessagingException {
+        List<Fetched.Place> found = new ArrayList<>();
+        here.connected(
+                other,
+                store -> new Search(store, stored)
+                        .in(TargetFolder.named(store, folder))
+                        .ifPresent(found::add));
+        return !found.isEmpty();
+    }
+
+    private void removeIfHere(Mailbox from, long message) throws MessagingException {
+        try {
+            remove(from, message);
+        } catch (ImapSteps.Needless gone) {
+            // The earlier attempt removed it.
+            return;
+        }
+    }
+
+    private void remove(Mailbox from, long message) throws MessagingException {
+        here.connected(from, store -> {
+            ImapSteps.removesSingly(store);
+            Fetched.Place place = here.whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                open.commands().remove(place.uid());
+            }
+        });
+    }
+}
