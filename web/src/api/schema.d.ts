@@ -964,6 +964,12 @@ export interface components {
             /** @enum {string} */
             do: "copy";
             folder: string;
+            /** @description The address of another own mailbox that the folder is in; its inbox is INBOX. */
+            mailbox?: string;
+            /** @description A folder of its own below for each sender the rule names. */
+            perSender?: boolean;
+            /** @description A folder of its own below for each phrase or address, other than a sender's, that the rule lists. */
+            perValue?: boolean;
         };
         Correspondent: {
             address: string;
@@ -1050,7 +1056,7 @@ export interface components {
         };
         DoneCount: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             /** Format: int64 */
             messages: number;
         };
@@ -1151,7 +1157,7 @@ export interface components {
         };
         Fate: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             own: boolean;
             rule: string;
             words: string;
@@ -1165,8 +1171,12 @@ export interface components {
             /** @enum {string} */
             do: "file";
             folder: string;
+            /** @description The address of another own mailbox that the folder is in; its inbox is INBOX. */
+            mailbox?: string;
             /** @description A folder of its own below for each sender the rule names. */
             perSender?: boolean;
+            /** @description A folder of its own below for each phrase or address, other than a sender's, that the rule lists. */
+            perValue?: boolean;
         };
         FindingView: {
             cause: string;
@@ -1311,6 +1321,7 @@ export interface components {
             address: string;
             /** Format: uuid */
             id: string;
+            name: string;
         };
         MailboxView: {
             address: string;
@@ -1454,7 +1465,7 @@ export interface components {
         };
         PlainStep: {
             /** @enum {string} */
-            do: "trash" | "delete" | "keep" | "archive";
+            do: "trash" | "delete" | "keep" | "archive" | "out of junk";
         };
         PresentTest: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
@@ -1678,7 +1689,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "MARK" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             /** Format: int64 */
             message: number;
             note: string;

@@ -4,7 +4,7 @@ import { Problem, problemText } from '../api/problem';
 import { AddressBook } from '../features/addressbook';
 import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
-import { MailboxInHand } from '../features/mailbox';
+import { MailboxInHand, useChosen } from '../features/mailbox';
 import { Outside } from '../features/outside';
 import { Records } from '../features/records';
 import { Course } from '../features/rules';
@@ -13,6 +13,9 @@ import { Templates } from '../features/templates';
 import { Workbench } from '../features/workbench';
 import { Empty, Loading, Trouble } from '../ui/States';
 import { Shell } from './Shell';
+
+/** As many as there are in the tokens. */
+const HUES = 4;
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -42,6 +45,7 @@ export function App() {
 
 function Door() {
   const session = useSession();
+  const mailbox = useChosen(session.data?.mailboxes ?? []);
   if (session.isPending) {
     return <Loading what="Opening Jubek" />;
   }
@@ -53,7 +57,6 @@ function Door() {
     );
   }
   const { name, mailboxes, demo } = session.data;
-  const mailbox = mailboxes[0];
   if (name === undefined) {
     return <SignIn demo={demo} />;
   }
@@ -61,9 +64,9 @@ function Door() {
     return <Empty>You may see no mailbox yet. Name one in the settings and start Jubek again.</Empty>;
   }
   return (
-    <MailboxInHand value={mailbox.id}>
+    <MailboxInHand key={mailbox.id} value={mailbox.id}>
       <Routes>
-        <Route element={<Shell name={name} demo={demo} />}>
+        <Route element={<Shell name={name} demo={demo} hue={mailboxes.indexOf(mailbox) % HUES} />}>
           <Route path="/desk" element={<Desk />} />
           <Route path="/incoming/:message?" element={<Incoming />} />
           <Route path="/rules" element={<Course />} />

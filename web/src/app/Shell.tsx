@@ -7,14 +7,14 @@ import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
 
 /** The frame: the strip on top, the places on the left, the place in hand. */
-export function Shell({ name, demo }: { name: string; demo: boolean }) {
+export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: number }) {
   const [line, setLine] = useState<DoneLine>();
   const inWorkbench = useMatch('/rules/:rule') !== null;
   const done = useMemo(() => ({ line, tell: setLine }), [line]);
   useRegions();
   return (
     <Done value={done}>
-      <div className="flex h-full flex-col">
+      <div data-hue={hue} className="flex h-full flex-col">
         <TopStrip name={name} demo={demo} />
         <div className="flex min-h-0 grow">
           <Places demo={demo} folded={inWorkbench} />

@@ -17,6 +17,7 @@ import { useSignOut } from '../features/session';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
 import { JumpBox } from './JumpBox';
+import { MailboxChip } from './MailboxChip';
 
 export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
   const mailbox = useMailbox();
@@ -26,17 +27,12 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
   const watching = mailbox.data && watchingInWords(mailbox.data);
   return (
     <header data-region aria-label="Mailbox in hand" className="shrink-0">
-      <div className="h-1 bg-lake" />
+      <div className="h-1 bg-mailbox" />
       <div className="flex h-11 items-center gap-3.5 border-b border-line bg-sheet px-4">
         <span className="font-wordmark text-[21px] leading-none font-semibold tracking-tight text-moss">
           Jubek
         </span>
-        {mailbox.data && (
-          <span className="flex h-[26px] min-w-0 items-center gap-1.5 rounded border border-lake px-2 font-semibold text-lake">
-            <span className="size-2 shrink-0 rounded-xs bg-lake" />
-            <span className="truncate">{mailbox.data.address}</span>
-          </span>
-        )}
+        {mailbox.data && <MailboxChip address={mailbox.data.address} />}
         <span className="hidden min-[760px]:block">
           <Choice
             label="evidence window"

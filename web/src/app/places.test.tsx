@@ -206,6 +206,22 @@ const boxes = [
   { address: 'friend@far.example', messages: 0 },
 ];
 
+test('of several mailboxes it is plain which one is in hand, and another one can be taken', async () => {
+  answers['/api/session'] = {
+    name: 'Ilse',
+    demo: false,
+    mailboxes: [
+      { id: 'm', address: 'visits@ostrel-gardens.example', name: 'Visits desk' },
+      { id: 's', address: 'seeds@ostrel-gardens.example', name: 'Seed exchange' },
+    ],
+  };
+  show(<TopStrip name="Ilse" demo={false} />);
+  const chip = await screen.findByRole('button', { name: 'mailbox in hand: visits@ostrel-gardens.example' });
+  fireEvent.keyDown(chip, { key: 'Enter' });
+  fireEvent.click(screen.getByRole('menuitemradio', { name: /Seed exchange/ }));
+  expect(localStorage.getItem('jubek.mailbox')).toBe('s');
+});
+
 test('Outside is marked as a simulation and tells inside and outside mailboxes apart', async () => {
   answers['/api/outside/mailboxes'] = boxes;
   answers['/api/outside/messages'] = [];

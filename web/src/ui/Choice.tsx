@@ -3,7 +3,8 @@ import { DropdownMenu } from 'radix-ui';
 interface Props<T extends string> {
   label: string;
   value: T;
-  options: { value: T; text: string }[];
+  /** What is chosen may be shown shorter than what there is to choose. */
+  options: { value: T; text: string; short?: string }[];
   onChoose: (value: T) => void;
   className?: string;
 }
@@ -14,10 +15,10 @@ export function Choice<T extends string>({ label, value, options, onChoose, clas
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        aria-label={`${label}: ${now?.text ?? value}`}
+        aria-label={`${label}: ${now?.short ?? now?.text ?? value}`}
         className={`rounded bg-ground px-[7px] py-0.5 font-semibold text-ink data-[state=open]:bg-moss-soft ${className}`}
       >
-        {now?.text ?? value}
+        {now?.short ?? now?.text ?? value}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -4,6 +4,8 @@ export type Happening =
   | 'REPLY'
   | 'ANSWER_COPY'
   | 'FILE'
+  | 'FILE_ELSEWHERE'
+  | 'OUT_OF_JUNK'
   | 'ARCHIVE'
   | 'COPY'
   | 'TRASH'
@@ -50,6 +52,26 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
         <path d="M2 6.5h12v7.5H2z" />
         <path d="M3.5 6.5V2.8h4v3.7" />
         <path d="M2 10h12" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  FILE_ELSEWHERE: {
+    colour: 'text-file',
+    draw: (
+      <>
+        <path d="M2 6.5h12v7.5H2z" />
+        <path d="M6 6.5V2h4v4.5" strokeDasharray="2 1.4" />
+        <path d="M2 10h12M6 14v-4M10 14v-4" strokeWidth="1.2" />
+      </>
+    ),
+  },
+  OUT_OF_JUNK: {
+    colour: 'text-file',
+    draw: (
+      <>
+        <path d="M3 9.5 4 14h8l1-4.5" />
+        <path d="M5 7V2h6v5" />
+        <path d="M5 10.5h6" strokeWidth="1.2" />
       </>
     ),
   },
@@ -133,7 +155,11 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
   },
 };
 
-const SAME_PICTURE: Record<string, Happening> = { KEEP: 'MARK', 'LOOK BY': 'MARK' };
+const SAME_PICTURE: Record<string, Happening> = {
+  KEEP: 'MARK',
+  'LOOK BY': 'MARK',
+  'OUT OF JUNK': 'OUT_OF_JUNK',
+};
 
 /** The picture of a step as rules name it. */
 export function happeningOf(step: string): Happening {

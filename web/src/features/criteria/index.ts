@@ -7,6 +7,7 @@ export {
   inBrief,
   isAddress,
   isTest,
+  isWords,
   item,
   meant,
   type Criterion,

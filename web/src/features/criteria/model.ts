@@ -119,6 +119,10 @@ export function isAddress(test: Test): test is AddressTest {
   return (ADDRESS_PARTS as readonly string[]).includes(test.part);
 }
 
+export function isWords(test: Test): test is WordsTest {
+  return !isAddress(test) && !isNumber(test) && !isTrait(test);
+}
+
 export function isNumber(test: Test): test is NumberTest {
   return test.part === 'size' || test.part === 'attachments';
 }

@@ -8,8 +8,28 @@ export function useMailboxId(): string {
 }
 
 const KEY = 'jubek.evidence-days';
+const CHOSEN = 'jubek.mailbox';
 export const WINDOWS = [30, 90, 180] as const;
 const listeners = new Set<() => void>();
+
+function useStored<T>(read: () => T): T {
+  return useSyncExternalStore((listener) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }, read);
+}
+
+/** Takes another mailbox in hand, in this browser. */
+export function takeInHand(mailbox: string): void {
+  localStorage.setItem(CHOSEN, mailbox);
+  listeners.forEach((listener) => listener());
+}
+
+/** The mailbox taken in hand last; the first one where there is none, or it may not be seen any more. */
+export function useChosen<M extends { id: string }>(mailboxes: M[]): M | undefined {
+  const chosen = useStored(() => localStorage.getItem(CHOSEN));
+  return mailboxes.find((mailbox) => mailbox.id === chosen) ?? mailboxes[0];
+}
 
 function stored(): number {
   const days = Number(localStorage.getItem(KEY));
@@ -23,8 +43,5 @@ export function setEvidenceDays(days: number): void {
 
 /** How many days of past mail screens measure on. */
 export function useEvidenceDays(): number {
-  return useSyncExternalStore((listener) => {
-    listeners.add(listener);
-    return () => listeners.delete(listener);
-  }, stored);
+  return useStored(stored);
 }

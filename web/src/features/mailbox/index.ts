@@ -1,4 +1,12 @@
-export { MailboxInHand, setEvidenceDays, useEvidenceDays, useMailboxId, WINDOWS } from './inHand';
+export {
+  MailboxInHand,
+  setEvidenceDays,
+  takeInHand,
+  useChosen,
+  useEvidenceDays,
+  useMailboxId,
+  WINDOWS,
+} from './inHand';
 export { Done, useDone, type DoneLine } from './done';
 export { LookingThrough } from './parts/LookingThrough';
 export { useMailbox, usePastMail } from './queries';

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { isAddress, isTest, type Item, type Test } from '../criteria';
+import { isAddress, isTest, isWords, type Item, type Test } from '../criteria';
 import type { Draft } from './model';
 import type { Around } from './parts/StepCard';
 import type { Evidence } from './queries';
@@ -16,20 +16,26 @@ export function aroundOf(
     ownDomains: mailbox.ownDomains,
     aliases: addresses(draft.picksOut, ['recipient', 'to']).filter((value) => value.includes('@')),
     senders: addresses(draft.picksOut, ['sender']),
+    listed: values(draft.picksOut, (test) => !isAddress(test) || test.part !== 'sender'),
     picked: evidence?.rows.map((row) => row.id) ?? [],
     reach: evidence?.counts.picked,
   };
 }
 
 function addresses(items: Item[], parts: string[]): string[] {
+  return values(items, (test) => isAddress(test) && parts.includes(test.part));
+}
+
+/** The values of phrases and addresses that have to be there. */
+function values(items: Item[], wanted: (test: Test) => boolean): string[] {
   return items.flatMap(({ criterion, group }) => {
     if (group) {
-      return addresses(group.items, parts);
+      return values(group.items, wanted);
     }
     if (!isTest(criterion)) {
       return [];
     }
     const test = criterion as Test;
-    return isAddress(test) && parts.includes(test.part) && !test.not ? test.values : [];
+    return (isAddress(test) || isWords(test)) && !test.not && wanted(test) ? test.values : [];
   });
 }

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, taken, type Schemas } from '../../api/client';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 import { useRuleBook } from '../rules';
+import { useSession } from '../session';
 import type { Asked } from './model';
 
 export type Counter = Schemas['EvidenceAsked']['counter'];
@@ -56,6 +57,19 @@ export function useExceptions(asked: Asked, order: number, message: number) {
         }),
       ),
   });
+}
+
+/** Folders in use in another mailbox, by its address. */
+export function useFoldersOf(address: string | undefined): string[] {
+  const other = useSession().data?.mailboxes.find((one) => one.address === address)?.id;
+  const lying = useQuery({
+    queryKey: ['folders', other],
+    enabled: other !== undefined,
+    staleTime: 60_000,
+    queryFn: () =>
+      taken(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox: other ?? '' } } })),
+  });
+  return lying.data ?? [];
 }
 
 /** Folders and tags that are in use, for a person to choose from; others are made when mail first goes there. */

@@ -21,7 +21,10 @@ test('a step in brief says where to, or that it is not said yet', () => {
   expect(stepInBrief({ do: 'mark', flags: ['\\Seen'], tags: ['school-2026'] })).toBe(
     'read and “school-2026”',
   );
-  expect(stepInBrief({ do: 'file', folder: 'Seeds' })).toBe('Seeds');
+  expect(stepInBrief({ do: 'file', folder: 'Seeds', perValue: true })).toBe('Seeds, by value');
+  expect(stepInBrief({ do: 'copy', folder: 'INBOX', mailbox: 'seeds@ostrel-gardens.example' })).toBe(
+    'a copy in the inbox of seeds@ostrel-gardens.example',
+  );
 });
 
 test('a forward shows the forwarder and a redirect the writer', () => {

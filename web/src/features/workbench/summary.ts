@@ -1,4 +1,5 @@
 import { marksInWords } from '../../lib/flags';
+import { folderInWords } from '../../lib/folders';
 import { inBrief, meant, type Criterion, type Item } from '../criteria';
 import type { Draft, Step } from './model';
 
@@ -24,13 +25,15 @@ export function stepInBrief(step: Step): string {
     case 'reply':
       return 'an answer';
     case 'file':
-      return step.perSender ? `${step.folder || '…'}, by sender` : step.folder || '…';
+      return intoInBrief(step);
     case 'mark':
       return marksInWords(step.flags, step.tags ?? [], step.remove);
     case 'look by':
       return `look at it within ${step.days} days`;
     case 'copy':
-      return `a copy in ${step.folder}`;
+      return `a copy in ${intoInBrief(step)}`;
+    case 'out of junk':
+      return 'out of junk';
     case 'archive':
       return 'archived';
     case 'trash':
@@ -42,6 +45,11 @@ export function stepInBrief(step: Step): string {
     case 'tell':
       return 'told about';
   }
+}
+
+function intoInBrief(step: Extract<Step, { folder: string }>): string {
+  const each = step.perSender ? ', by sender' : step.perValue ? ', by value' : '';
+  return `${folderInWords(step)}${each}`;
 }
 
 function destinations(step: Extract<Step, { to: string[] }>): string[] {

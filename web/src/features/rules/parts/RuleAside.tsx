@@ -1,4 +1,5 @@
 import { marksInWords } from '../../../lib/flags';
+import { folderInWords } from '../../../lib/folders';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
@@ -109,13 +110,15 @@ function stepInWords(step: Rule['does'][number], templates: Map<string, string>)
     case 'reply':
       return `reply: “${answerInWords(step, templates)}”, ${step.timesADay ? `to each request, at most ${step.timesADay} a day` : `once per writer in ${step.oncePerDays ?? 7} days`}`;
     case 'file':
-      return `file in ${step.folder}${step.perSender ? ', one folder for each sender' : ''}`;
+      return `file in ${intoInWords(step)}`;
     case 'mark':
       return `mark ${marksInWords(step.flags, step.tags ?? [], step.remove)}`;
     case 'copy':
-      return `copy to ${step.folder}`;
+      return `copy to ${intoInWords(step)}`;
     case 'look by':
       return `look at it within ${step.days} days`;
+    case 'out of junk':
+      return 'take out of junk';
     case 'archive':
       return 'archive it';
     case 'trash':
@@ -139,4 +142,13 @@ function answerInWords(step: AnswerStep, templates: Map<string, string>): string
   return step.template === undefined
     ? step.subject || 'Auto: …'
     : (templates.get(step.template) ?? 'a template that is gone');
+}
+
+function intoInWords(step: Extract<Rule['does'][number], { folder: string }>): string {
+  const each = step.perSender
+    ? ', one folder for each sender'
+    : step.perValue
+      ? ', one folder for each value listed'
+      : '';
+  return `${folderInWords(step)}${each}`;
 }

@@ -11,6 +11,8 @@ const BRANCH: Record<Happening, string> = {
   REPLY: 'stroke-reply',
   ANSWER_COPY: 'stroke-reply',
   FILE: 'stroke-file',
+  FILE_ELSEWHERE: 'stroke-file',
+  OUT_OF_JUNK: 'stroke-file',
   ARCHIVE: 'stroke-file',
   COPY: 'stroke-file',
   TRASH: 'stroke-ink2',

@@ -1,23 +1,39 @@
 import { useId } from 'react';
+import { Choice } from '../../../ui/Choice';
 import { TextField } from '../../../ui/Field';
+import { INBOX } from '../../../lib/folders';
+import { withMember } from '../../../lib/members';
+import { useMailboxId } from '../../mailbox';
+import { useSession } from '../../session';
 import type { Step } from '../model';
+import { useFoldersOf, useKnown } from '../queries';
+import type { Around } from './StepCard';
 
 type FolderOf = Extract<Step, { folder: string }>;
+type Each = 'one' | 'sender' | 'value';
 
 interface Props {
   step: FolderOf;
-  folders: string[];
-  senders: string[];
+  around: Around;
   onChange: (step: Step) => void;
 }
 
 const SHOWN = 6;
 
-/** A folder that is there, or one that is made on the spot; or one below it for each sender. */
-export function FolderStep({ step, folders, senders, onChange }: Props) {
+const EACH: { value: Each; text: string }[] = [
+  { value: 'one', text: 'all in this folder' },
+  { value: 'sender', text: 'a folder below it for each sender' },
+  { value: 'value', text: 'a folder below it for each phrase or address listed' },
+];
+
+/** A folder that is there, or one that is made on the spot; or one below it for each value; here or in another mailbox. */
+export function FolderStep({ step, around, onChange }: Props) {
   const list = useId();
+  const known = useKnown();
+  const there = useFoldersOf(step.mailbox);
+  const folders = step.mailbox === undefined ? known.folders : there;
   const folder = step.folder.trim();
-  const perSender = step.do === 'file' && step.perSender === true;
+  const each: Each = step.perSender ? 'sender' : step.perValue ? 'value' : 'one';
   return (
     <>
       <TextField
@@ -34,32 +50,82 @@ export function FolderStep({ step, folders, senders, onChange }: Props) {
           <option key={one} value={one} />
         ))}
       </datalist>
-      {folder !== '' && !folders.includes(folder) && !perSender && (
+      <OtherMailbox step={step} onChange={onChange} />
+      {folder !== '' && folder !== INBOX && !folders.includes(folder) && each === 'one' && (
         <p className="mt-1 text-sm text-ink2">A new folder: it is made when the first message goes there.</p>
       )}
-      {step.do === 'file' && (
-        <label className="mt-1.5 flex items-center gap-1.5 text-sm">
-          <input
-            type="checkbox"
-            className="accent-moss"
-            checked={perSender}
-            onChange={(e) =>
-              onChange({ do: 'file', folder: step.folder, ...(e.target.checked ? { perSender: true } : {}) })
-            }
-          />
-          a folder of its own below it for each sender
-        </label>
-      )}
-      {perSender && folder !== '' && (
-        <ul aria-label="Folders" className="mt-1 text-sm text-ink2">
-          {(senders.length > 0 ? senders : ['the writer’s address']).slice(0, SHOWN).map((sender) => (
-            <li key={sender}>
-              {folder}/{sender}
-            </li>
-          ))}
-          {senders.length > SHOWN && <li>and {senders.length - SHOWN} more</li>}
-        </ul>
+      <p className="mt-1.5 text-sm text-ink2">
+        <Choice
+          label="folders"
+          value={each}
+          options={EACH}
+          onChoose={(chosen) => onChange(sorted(step, chosen))}
+        />
+      </p>
+      {each !== 'one' && folder !== '' && (
+        <Below folder={folder} values={each === 'sender' ? around.senders : around.listed} each={each} />
       )}
     </>
+  );
+}
+
+/** JSON has no members that say nothing. */
+function sorted(step: FolderOf, each: Each): FolderOf {
+  const plain = withMember(withMember(step, 'perSender', undefined), 'perValue', undefined);
+  return each === 'one' ? plain : { ...plain, [each === 'sender' ? 'perSender' : 'perValue']: true };
+}
+
+function OtherMailbox({ step, onChange }: Omit<Props, 'around'>) {
+  const here = useMailboxId();
+  const others = (useSession().data?.mailboxes ?? []).filter((one) => one.id !== here);
+  if (others.length === 0 && step.mailbox === undefined) {
+    return null;
+  }
+  const take = (mailbox: string) => {
+    if (mailbox === '') {
+      onChange({
+        ...withMember(step, 'mailbox', undefined),
+        folder: step.folder === INBOX ? '' : step.folder,
+      });
+    } else {
+      onChange({ ...step, mailbox, folder: step.folder || INBOX });
+    }
+  };
+  return (
+    <p className="mt-1.5 text-sm text-ink2">
+      <Choice
+        label="mailbox"
+        value={step.mailbox ?? ''}
+        options={[
+          { value: '', text: 'in this mailbox' },
+          ...others.map((one) => ({ value: one.address, text: `in ${one.address}` })),
+        ]}
+        onChoose={take}
+      />
+      {step.mailbox !== undefined &&
+        ` ${step.do === 'file' ? 'It leaves this mailbox; marks and date go along.' : ''}`}
+    </p>
+  );
+}
+
+/** The folders there will be. */
+function Below({ folder, values, each }: { folder: string; values: string[]; each: Each }) {
+  const shown = values.length > 0 ? values : each === 'sender' ? ['the writer’s address'] : [];
+  if (shown.length === 0) {
+    return (
+      <p className="mt-1 text-sm text-clay">
+        The rule lists no phrase and no recipient yet, so all goes in {folder}.
+      </p>
+    );
+  }
+  return (
+    <ul aria-label="Folders" className="mt-1 text-sm text-ink2">
+      {shown.slice(0, SHOWN).map((value) => (
+        <li key={value}>
+          {folder}/{value}
+        </li>
+      ))}
+      {shown.length > SHOWN && <li>and {shown.length - SHOWN} more</li>}
+    </ul>
   );
 }

@@ -37,6 +37,7 @@ const NEW_STEPS: { text: string; step: Step }[] = [
   { text: 'file it in a folder', step: { do: 'file', folder: '' } },
   { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
   { text: 'archive it', step: { do: 'archive' } },
+  { text: 'take it out of junk', step: { do: 'out of junk' } },
   { text: 'mark it', step: { do: 'mark', flags: ['\\Seen'] } },
   { text: 'look at it by a day', step: { do: 'look by', days: 3 } },
   { text: 'tell me', step: { do: 'tell', sound: 'drop' } },

@@ -18,6 +18,8 @@ export interface Around {
   aliases: string[];
   /** Senders the rule names, one by one. */
   senders: string[];
+  /** Phrases and other addresses it names, one by one. */
+  listed: string[];
   /** Messages it picks, the newest first. */
   picked: number[];
   /** How many it picks in the evidence window. */
@@ -39,6 +41,7 @@ const NAMES: Record<Step['do'], string> = {
   mark: 'mark',
   'look by': 'look at it by',
   copy: 'copy to',
+  'out of junk': 'take out of junk',
   archive: 'archive it',
   trash: 'put into the trash',
   delete: 'delete for good',
@@ -79,7 +82,7 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
       return <ReplyStep step={step} around={around} onChange={onChange} />;
     case 'file':
     case 'copy':
-      return <FolderStep step={step} folders={known.folders} senders={around.senders} onChange={onChange} />;
+      return <FolderStep step={step} around={around} onChange={onChange} />;
     case 'mark':
       return <MarkStep step={step} tagsInUse={known.tags} onChange={onChange} />;
     case 'look by':
@@ -102,6 +105,13 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
             ? ''
             : `Within the evidence window this would have cost ${around.reach} messages.`}{' '}
           The trash is the safer place.
+        </p>
+      );
+    case 'out of junk':
+      return (
+        <p className="mt-1.5 text-sm text-ink2">
+          New mail that the mail server takes for junk is looked at, too, and what this rule picks goes to the
+          inbox, marked as not junk. Other junk stays where it is, and none of it is answered.
         </p>
       );
     case 'tell':

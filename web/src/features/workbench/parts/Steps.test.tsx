@@ -14,6 +14,7 @@ const around: Around = {
   ownDomains: ['ostrel-gardens.example'],
   aliases: [],
   senders: [],
+  listed: [],
   picked: [7, 6],
   reach: 42,
 };
@@ -83,6 +84,19 @@ beforeEach(() => {
           ? { id, version: 1, written: body.written, faults: [], usedBy: [], savedAt: '', savedBy: '' }
           : { id, written: body },
       );
+    }
+    if (pathname === '/api/session') {
+      return answer({
+        name: 'Ilse',
+        demo: false,
+        mailboxes: [
+          { id: 'm', address: 'visits@ostrel-gardens.example', name: 'Visits desk' },
+          { id: 's', address: 'seeds@ostrel-gardens.example', name: 'Seed exchange' },
+        ],
+      });
+    }
+    if (pathname === '/api/mailboxes/s/folders') {
+      return answer(['Orders']);
     }
     if (pathname.endsWith('/rule-book')) {
       return answer({ version: 1, document: { rules: [] } });
@@ -226,15 +240,30 @@ test('marks are set or taken off, never both', () => {
   expect(steps.at(-1)).toMatchObject({ tags: ['school', 'later', '$Important'], remove: ['\\Seen'] });
 });
 
-test('a folder for each sender shows the folders there will be', () => {
-  show({ do: 'file', folder: 'Senders' }, { senders: ['anna@school.example', 'norrskola.example'] });
-  fireEvent.click(screen.getByLabelText('a folder of its own below it for each sender'));
-  const folders = screen.getByRole('list', { name: 'Folders' });
-  expect(
-    within(folders)
-      .getAllByRole('listitem')
-      .map((one) => one.textContent),
-  ).toEqual(['Senders/anna@school.example', 'Senders/norrskola.example']);
+test.each([
+  ['a folder below it for each sender', ['Sorted/anna@school.example', 'Sorted/norrskola.example']],
+  ['a folder below it for each phrase or address listed', ['Sorted/guided tour']],
+])('%s: the folders there will be are shown', (each, wanted) => {
+  show(
+    { do: 'file', folder: 'Sorted' },
+    { senders: ['anna@school.example', 'norrskola.example'], listed: ['guided tour'] },
+  );
+  open(/^folders/);
+  fireEvent.click(screen.getByRole('menuitemradio', { name: each }));
+  const folders = within(screen.getByRole('list', { name: 'Folders' })).getAllByRole('listitem');
+  expect(folders.map((one) => one.textContent)).toEqual(wanted);
+});
+
+test('a message may be filed in another mailbox of one’s own, and back in this one', async () => {
+  show({ do: 'file', folder: '' });
+  await screen.findByRole('button', { name: 'mailbox: in this mailbox' });
+  open(/^mailbox/);
+  fireEvent.click(screen.getByRole('menuitemradio', { name: 'in seeds@ostrel-gardens.example' }));
+  expect(steps.at(-1)).toEqual({ do: 'file', folder: 'INBOX', mailbox: 'seeds@ostrel-gardens.example' });
+  expect(screen.getByText(/marks and date go along/)).toBeVisible();
+  open(/^mailbox/);
+  fireEvent.click(screen.getByRole('menuitemradio', { name: 'in this mailbox' }));
+  expect(steps.at(-1)).toEqual({ do: 'file', folder: '' });
 });
 
 test('deleting for good says what it would have cost', () => {

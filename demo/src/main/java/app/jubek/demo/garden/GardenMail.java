@@ -29,7 +29,8 @@ public final class GardenMail {
             "gate@ostrel-gardens.example",
             "noor@ostrel-gardens.example",
             "tomas@ostrel-gardens.example",
-            "accounts@ostrel-gardens.example");
+            "accounts@ostrel-gardens.example",
+            "seeds@ostrel-gardens.example");
     public static final ZoneId ZONE = ZoneId.of("Europe/Stockholm");
 
     public static final int MESSAGES = 7_000;
