@@ -44,6 +44,13 @@ test('a rule that is opened and asked about is the rule that was saved', () => {
   expect(rule && ask(draftOf(rule, 3))?.rule).toEqual(rule);
 });
 
+test('one files in folders of this mailbox, and in the inbox of another one', () => {
+  const filing = (more: object) =>
+    lacking(draft({ everything: true, does: [{ do: 'file', folder: 'Inbox', ...more }] }));
+  expect(filing({})).toEqual(['A step is not filled in yet.']);
+  expect(filing({ mailbox: 'seeds@ostrel-gardens.example' })).toEqual([]);
+});
+
 test('it says what still keeps the rule from being switched on', () => {
   expect(lacking(draft({ picksOut: [] }))).toEqual(['Say what it picks out.', 'Say what it does.']);
   expect(lacking(draft({ everything: true, does: [{ do: 'redirect', to: [] }] }))).toEqual([

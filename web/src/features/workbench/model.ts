@@ -1,3 +1,4 @@
+import { INBOX } from '../../lib/folders';
 import type { Schemas } from '../../api/client';
 import { isTest, item, meant, type Criterion, type Item, type Test } from '../criteria';
 import type { Rule } from '../rules';
@@ -113,12 +114,14 @@ export function isComplete(step: Step): boolean {
         (step.template !== undefined || (step.text ?? '').trim() !== '') &&
         (step.answersTo?.part !== 'text' || (step.answersTo.forms ?? []).length > 0)
       );
-    case 'file':
-      return step.folder.trim() !== '' && step.folder.trim().toLowerCase() !== 'inbox';
     case 'mark':
       return step.flags.length > 0 || [...(step.tags ?? []), ...(step.remove ?? [])].length > 0;
+    case 'file':
     case 'copy':
-      return step.folder.trim() !== '';
+      return (
+        step.folder.trim() !== '' &&
+        (step.mailbox !== undefined || step.folder.trim().toUpperCase() !== INBOX)
+      );
     default:
       return true;
   }

@@ -36,38 +36,6 @@ class DocumentsByMailTest extends Journey {
                 .isVisible();
     }
 
-    private void choose(String what, String chosen) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(what + ":"))
-                .first()
-                .click();
-        page.getByRole(
-                        AriaRole.MENUITEMRADIO,
-                        new Page.GetByRoleOptions().setName(chosen).setExact(true))
-                .click();
-    }
-
-    private void newStep(String text) {
-        if (button("+ what it does").count() == 0 && button("+ another step").count() == 0) {
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
-                    .click();
-        }
-        button(button("+ what it does").count() > 0 ? "+ what it does" : "+ another step")
-                .click();
-        page.getByText(text).click();
-    }
-
-    private void switchOn() {
-        button("Save and switch on").click();
-        assertThat(page.getByText("is on.").first()).isVisible();
-    }
-
-    private Locator record(String subject, String what) {
-        goTo("Records");
-        return page.getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText(subject))
-                .filter(new Locator.FilterOptions().setHasText(what));
-    }
-
     @Test
     @Order(1)
     void aTemplateWithDocumentsAndASignatureIsSeenOnRealAndMadeUpMail() {

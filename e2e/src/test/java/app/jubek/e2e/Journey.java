@@ -91,6 +91,38 @@ abstract class Journey {
         box.press("Enter");
     }
 
+    void choose(String what, String chosen) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(what + ":"))
+                .first()
+                .click();
+        page.getByRole(
+                        AriaRole.MENUITEMRADIO,
+                        new Page.GetByRoleOptions().setName(chosen).setExact(true))
+                .click();
+    }
+
+    void newStep(String text) {
+        if (button("+ what it does").count() == 0 && button("+ another step").count() == 0) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
+                    .click();
+        }
+        button(button("+ what it does").count() > 0 ? "+ what it does" : "+ another step")
+                .click();
+        page.getByText(text).click();
+    }
+
+    void switchOn() {
+        button("Save and switch on").click();
+        assertThat(page.getByText("is on.").first()).isVisible();
+    }
+
+    Locator record(String subject, String what) {
+        goTo("Records");
+        return page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText(subject))
+                .filter(new Locator.FilterOptions().setHasText(what));
+    }
+
     /** A counter of the evidence, once it belongs to the rule as it stands. */
     int counter(String name) {
         page.waitForTimeout(400);
