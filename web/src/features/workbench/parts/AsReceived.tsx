@@ -84,9 +84,14 @@ function Side({ title, glyph, seen, chosen }: SideProps) {
           </>
         )}
       </dl>
-      <p className="mt-2 line-clamp-[14] rounded-md border border-line px-2.5 py-2 text-sm break-words whitespace-pre-wrap">
+      <div
+        role="group"
+        aria-label={`text as ${title}`}
+        tabIndex={0}
+        className="mt-2 max-h-[300px] overflow-auto rounded-md border border-line px-2.5 py-2 text-sm break-words whitespace-pre-wrap"
+      >
         {seen.text}
-      </p>
+      </div>
       <h4 className="mt-2 text-sm font-semibold text-ink2">What differs from the message as it came in</h4>
       {seen.differences.length === 0 ? (
         <p className="text-sm">Nothing: it is the same message.</p>

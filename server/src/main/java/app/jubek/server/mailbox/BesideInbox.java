@@ -1,44 +1,36 @@
 package app.jubek.server.mailbox;
 
 import jakarta.mail.MessagingException;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 
-/** Folders of one connection that are looked into beside the inbox; one that is made later is found then. */
+/**
+ * Folders of one connection that are looked into beside the inbox; one that is made later is found then. Whether anything
+ * came is asked without opening them (RFC 9051 §6.3.11), for that is asked often.
+ */
 final class BesideInbox {
     private final IMAPStore store;
-    private final Map<Use, IMAPFolder> found = new EnumMap<>(Use.class);
-
-    private enum Use {
-        SENT(SpecialUse.SENT),
-        JUNK(SpecialUse.JUNK);
-
-        private final SpecialUse special;
-
-        Use(SpecialUse special) {
-            this.special = special;
-        }
-    }
+    private final Map<SpecialUse, IMAPFolder> found = new HashMap<>();
+    private final Map<SpecialUse, Long> seen = new HashMap<>();
 
     BesideInbox(IMAPStore store) {
         this.store = store;
     }
 
-    Optional<IMAPFolder> sent() throws MessagingException {
-        return find(Use.SENT);
-    }
-
-    Optional<IMAPFolder> junk() throws MessagingException {
-        return find(Use.JUNK);
-    }
-
-    private Optional<IMAPFolder> find(Use use) throws MessagingException {
+    /** The folder for a use, when something may have come there since it was last asked for. */
+    Optional<IMAPFolder> withNews(SpecialUse use) throws MessagingException {
         if (!found.containsKey(use)) {
-            use.special.find(store).ifPresent(folder -> found.put(use, folder));
+            use.find(store).ifPresent(folder -> found.put(use, folder));
         }
-        return Optional.ofNullable(found.get(use));
+        IMAPFolder folder = found.get(use);
+        if (folder == null) {
+            return Optional.empty();
+        }
+        long next = folder.getUIDNext();
+        Long before = seen.put(use, next);
+        return before != null && next > 0 && before == next ? Optional.empty() : Optional.of(folder);
     }
 }

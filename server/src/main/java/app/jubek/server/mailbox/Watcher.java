@@ -100,7 +100,7 @@ final class Watcher implements Runnable {
                 if (lease.isEmpty()) {
                     return;
                 }
-                Optional<IMAPFolder> sent = beside.sent();
+                Optional<IMAPFolder> sent = beside.withNews(SpecialUse.SENT);
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
@@ -108,7 +108,7 @@ final class Watcher implements Runnable {
                     return;
                 }
                 if (parts.arrivals().looksIntoJunk(mailbox.id())) {
-                    Optional<IMAPFolder> junk = beside.junk();
+                    Optional<IMAPFolder> junk = beside.withNews(SpecialUse.JUNK);
                     if (junk.isPresent()) {
                         takeInJunk(junk.get(), lease.get());
                     }

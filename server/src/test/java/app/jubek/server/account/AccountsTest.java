@@ -45,7 +45,7 @@ class AccountsTest extends ServerContext {
     @Test
     void aMailboxOneHasNoRightToLooksAsIfItDidNotExist() {
         SignedIn ilse = (SignedIn) accounts.loadUserByUsername("ilse");
-        assertThat(access.mailboxes(ilse)).hasSize(1);
+        assertThat(access.mailboxes(ilse)).hasSize(2);
         access.check(ilse, access.mailboxes(ilse).get(0));
         assertThatThrownBy(() -> access.check(ilse, UUID.randomUUID()))
                 .isInstanceOf(Refused.class)
