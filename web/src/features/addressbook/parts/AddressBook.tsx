@@ -43,7 +43,7 @@ export function AddressBook() {
     done.tell({ text: `“${name}” is in the address book.` });
   };
   return (
-    <div className="flex h-full min-h-0">
+    <div className="h-full min-h-0 overflow-auto min-[760px]:flex min-[760px]:overflow-visible">
       <section data-region aria-label="People" className="flex min-w-0 grow flex-col">
         <div className="flex flex-wrap items-center gap-3 px-4 pt-3.5 pb-2.5">
           <h1 className="text-lg font-bold">Address book</h1>
@@ -87,10 +87,10 @@ export function AddressBook() {
               <caption className="sr-only">{counted(listed.length, 'person', 'people')}</caption>
               <thead className="text-[12.5px] text-ink2">
                 <tr>
-                  <th className="w-[22%] py-1 pl-4 font-normal">name</th>
+                  <th className="w-[38%] py-1 pl-4 font-normal min-[760px]:w-[22%]">name</th>
                   <th className="font-normal">addresses</th>
-                  <th className="w-[20%] font-normal">organisation</th>
-                  <th className="w-[14%] font-normal">groups</th>
+                  <th className="hidden w-[20%] font-normal min-[760px]:table-cell">organisation</th>
+                  <th className="hidden w-[14%] font-normal min-[760px]:table-cell">groups</th>
                   <th className="w-[92px] font-normal">
                     <span className="sr-only">what you can do</span>
                   </th>
@@ -110,8 +110,12 @@ export function AddressBook() {
                       <span className="block truncate text-sm text-ink2">{person.written.phone}</span>
                     </td>
                     <td className="py-1.5 pr-2 break-words">{person.written.addresses.join(', ')}</td>
-                    <td className="truncate py-1.5 pr-2">{person.written.organisation}</td>
-                    <td className="truncate py-1.5 pr-2">{groupsOf(person, groups).join(', ')}</td>
+                    <td className="hidden truncate py-1.5 pr-2 min-[760px]:table-cell">
+                      {person.written.organisation}
+                    </td>
+                    <td className="hidden truncate py-1.5 pr-2 min-[760px]:table-cell">
+                      {groupsOf(person, groups).join(', ')}
+                    </td>
                     <td className="py-1.5 pr-4 text-right">
                       <Button small look="quiet" onClick={() => setRemoving({ person })}>
                         remove …
@@ -127,7 +131,7 @@ export function AddressBook() {
       <section
         data-region
         aria-label="Groups"
-        className="w-[280px] shrink-0 overflow-auto border-l border-line px-4 py-3.5"
+        className="shrink-0 border-line px-4 py-3.5 max-[760px]:border-t min-[760px]:w-[280px] min-[760px]:overflow-auto min-[760px]:border-l"
       >
         <div className="flex items-baseline gap-2">
           <h2 className="grow font-bold">Groups</h2>

@@ -19,7 +19,7 @@ export function Duplicates({ book }: { book: Book }) {
     <section aria-label="Written down twice" className="px-4 pb-2 text-sm">
       {all.map((same) => (
         <p key={same.map((person) => person.id).join(' ')} className="flex items-center gap-2 py-0.5">
-          <span className="min-w-0 truncate">
+          <span className="min-w-0 break-words">
             {same.map((person) => `${shown(person)} (${person.written.addresses.join(', ')})`).join(' and ')}{' '}
             seem to be one person.
           </span>

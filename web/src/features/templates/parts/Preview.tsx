@@ -29,7 +29,7 @@ export function Preview({ written }: { written: TemplateText }) {
     <section
       data-region
       aria-label="As the recipient sees it"
-      className="hidden w-[400px] shrink-0 overflow-auto border-l border-line px-4 py-3.5 min-[1000px]:block"
+      className="hidden w-[320px] shrink-0 overflow-auto border-l border-line px-4 py-3.5 min-[1000px]:block min-[1152px]:w-[400px]"
     >
       <div className="flex items-center gap-1">
         <h2 className="grow font-bold">As the recipient sees it</h2>

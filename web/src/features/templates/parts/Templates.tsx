@@ -26,11 +26,11 @@ export function Templates() {
   const shown = open ?? (first && inHand(first));
   const saved = templates.find((one) => one.id === shown?.id);
   return (
-    <div className="flex h-full min-h-0">
+    <div className="flex h-full min-h-0 flex-col min-[760px]:flex-row">
       <section
         data-region
         aria-label="Templates"
-        className="w-[236px] shrink-0 overflow-auto border-r border-line py-3.5"
+        className="shrink-0 overflow-auto border-line py-3.5 max-[760px]:max-h-40 max-[760px]:border-b min-[760px]:w-[180px] min-[760px]:border-r min-[1152px]:w-[236px]"
       >
         <div className="flex items-baseline gap-2 px-4 pb-2">
           <h1 className="grow text-lg font-bold">Templates</h1>
