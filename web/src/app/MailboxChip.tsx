@@ -10,9 +10,9 @@ export function MailboxChip({ address }: { address: string }) {
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const take = (other: string) => {
-    takeInHand(other);
     // A rule or a message in hand belongs to the mailbox that is put down; the place does not.
     void navigate(`/${pathname.split('/')[1] ?? ''}`);
+    takeInHand(other);
   };
   return (
     <span className="flex h-[26px] min-w-0 items-center gap-1.5 rounded border border-mailbox px-2 font-semibold text-mailbox">

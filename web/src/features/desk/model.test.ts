@@ -17,9 +17,10 @@ test('what was done is named with the most frequent first', () => {
   const lines = doneLines([
     { kind: 'REPLY', messages: 12 },
     { kind: 'REDIRECT', messages: 1031 },
+    { kind: 'DELETE', messages: 3 },
     { kind: 'BRING_BACK', messages: 1 },
   ]);
-  expect(lines.map((line) => line.words)).toEqual(['1,031 redirected', '12 answered']);
+  expect(lines.map((line) => line.words)).toEqual(['1,031 redirected', '12 answered', '3 deleted for good']);
 });
 
 test('a rule that starts or ends within two weeks is named, others and paused ones are not', () => {

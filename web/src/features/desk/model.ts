@@ -6,19 +6,27 @@ import type { Rule } from '../rules';
 const SOON_DAYS = 14;
 const DAY = 86_400_000;
 
-const DONE: Partial<Record<Schemas['DoneCount']['kind'], string>> = {
+type Kind = Schemas['DoneCount']['kind'];
+
+/** What only undoes a failure is not counted. */
+const DONE: Record<Exclude<Kind, 'BRING_BACK'>, string> & { BRING_BACK?: never } = {
   FORWARD: 'forwarded',
   REDIRECT: 'redirected',
   REPLY: 'answered',
-  FILE: 'filed',
-  COPY: 'copied',
+  ANSWER_COPY: 'told of by a copy of the answer',
+  TELL: 'told about',
+  OUT_OF_JUNK: 'taken out of junk',
   MARK: 'marked',
+  COPY: 'copied',
+  FILE: 'filed',
+  FILE_ELSEWHERE: 'filed in another mailbox',
+  ARCHIVE: 'archived',
+  TRASH: 'put into the trash',
+  DELETE: 'deleted for good',
 };
 
-/** "31 redirected", the most frequent first; what only undoes a failure is not named. */
-export function doneLines(
-  done: Schemas['DoneCount'][],
-): { kind: Schemas['DoneCount']['kind']; words: string }[] {
+/** "31 redirected", the most frequent first. */
+export function doneLines(done: Schemas['DoneCount'][]): { kind: Kind; words: string }[] {
   return [...done]
     .sort((a, b) => b.messages - a.messages)
     .flatMap(({ kind, messages }) => {

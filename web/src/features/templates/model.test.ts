@@ -1,16 +1,23 @@
 import { expect, test } from 'vitest';
-import { asPlain, asRich, newTemplate, usedFields, withBraces, withChips, withField } from './model';
+import { asLines, asPlain, asRich, fromLines, newTemplate, usedFields, withBraces, withChips } from './model';
 
 const fields = [
   { key: 'sender.firstName', words: 'the writer’s first name', canBeMissing: true },
   { key: 'subject', words: 'the subject answered', canBeMissing: true },
 ];
 
-test('a field goes where the cursor stands', () => {
-  expect(withField('Dear ,', 5, 'sender.firstName')).toEqual({
-    text: 'Dear {{sender.firstName}},',
-    cursor: 25,
-  });
+test('plain text is held line by line, with fields as words, and kept as it was', () => {
+  const text = 'Dear {{ sender.firstName }},\n\n{{captured.pupils}}{{subject}} {not a field}';
+  const held = asLines(text, fields);
+  expect(
+    held.content?.map((line) => line.content?.map((piece) => piece.text ?? piece.attrs?.['words'])),
+  ).toEqual([
+    ['Dear ', 'the writer’s first name', ','],
+    [],
+    ['“pupils” of the pattern', 'the subject answered', ' {not a field}'],
+  ]);
+  expect(fromLines(held, '\n')).toBe(text.replace('{{ sender.firstName }}', '{{sender.firstName}}'));
+  expect(fromLines(asLines('a\nb', fields), ' ')).toBe('a b');
 });
 
 test('only fields between braces count as used', () => {

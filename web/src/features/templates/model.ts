@@ -38,7 +38,7 @@ export function inHand(view: Schemas['TemplateView']): InHand {
   return { id: view.id, baseVersion: view.version, written: view.written };
 }
 
-const CAPTURED = /\{\{\s*(captured\.([A-Za-z][A-Za-z0-9_]*))\s*\}\}/g;
+const CAPTURED = /\{\{\s*(captured\.[A-Za-z][A-Za-z0-9_]*)\s*\}\}/g;
 
 function wholeText({ subject, text, rich, signature }: TemplateText): string {
   return [subject, text, rich, signature].join('\n');
@@ -51,18 +51,59 @@ export function usedFields(written: TemplateText, fields: FieldView[]): FieldVie
     new RegExp(`\\{\\{\\{?\\s*${key.replace('.', '\\.')}\\s*\\}`).test(whole),
   );
   const captured = new Map(
-    [...whole.matchAll(CAPTURED)].map(([, key = '', name = '']) => [
+    [...whole.matchAll(CAPTURED)].map(([, key = '']) => [
       key,
-      { key, words: `“${name}” of the pattern`, canBeMissing: true },
+      { key, words: wordsOf(key, fields), canBeMissing: true },
     ]),
   );
   return [...named, ...captured.values()];
 }
 
-/** A text with a field put where the cursor stands; and where the cursor stands then. */
-export function withField(text: string, at: number, key: string): { text: string; cursor: number } {
-  const chip = `{{${key}}}`;
-  return { text: text.slice(0, at) + chip + text.slice(at), cursor: at + chip.length };
+/** What the editor holds: paragraphs of text and fields. */
+export interface Held {
+  type?: string;
+  text?: string;
+  attrs?: Record<string, unknown>;
+  content?: Held[];
+}
+
+const FIELD = /\{\{\s*([A-Za-z][\w.]*)\s*\}\}/g;
+
+/** A field as people read it. */
+export function wordsOf(key: string, fields: FieldView[]): string {
+  const captured = /^captured\.(\w+)$/.exec(key)?.[1];
+  const known = fields.find((field) => field.key === key)?.words;
+  return known ?? (captured === undefined ? key : `“${captured}” of the pattern`);
+}
+
+/** Plain text for the editor: a paragraph for each line, fields as chips. */
+export function asLines(text: string, fields: FieldView[]): Held {
+  return {
+    type: 'doc',
+    content: text.split('\n').map((line) => ({ type: 'paragraph', content: pieces(line, fields) })),
+  };
+}
+
+function pieces(line: string, fields: FieldView[]): Held[] {
+  // What is split by a group has what the group took at every second place.
+  return line
+    .split(FIELD)
+    .map((piece, at) =>
+      at % 2 === 0
+        ? { type: 'text', text: piece }
+        : { type: 'field', attrs: { key: piece, words: wordsOf(piece, fields) } },
+    )
+    .filter((piece) => piece.text !== '');
+}
+
+/** Plain text as it is kept: fields in their braces. */
+export function fromLines(held: Held, between: string): string {
+  const lines = (held.content ?? []).map((line) =>
+    (line.content ?? [])
+      .map((piece) => (piece.type === 'field' ? `{{${String(piece.attrs?.['key'])}}}` : (piece.text ?? '')))
+      .join(''),
+  );
+  return lines.join(between);
 }
 
 export function sameText(a: TemplateText, b: TemplateText): boolean {
@@ -71,10 +112,7 @@ export function sameText(a: TemplateText, b: TemplateText): boolean {
 
 /** Rich text for the editor: each field is a chip that stands as one sign. */
 export function withChips(rich: string, fields: FieldView[]): string {
-  return rich.replace(/\{\{\s*([A-Za-z][\w.]*)\s*\}\}/g, (_, key: string) => {
-    const words = fields.find((field) => field.key === key)?.words ?? key;
-    return `<span data-field="${key}">${words}</span>`;
-  });
+  return rich.replace(FIELD, (_, key: string) => `<span data-field="${key}">${wordsOf(key, fields)}</span>`);
 }
 
 /** Rich text as it is kept: fields in their braces. */

@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { withMember } from '../../../lib/members';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { TextArea, TextField } from '../../../ui/Field';
+import { TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
@@ -12,6 +12,8 @@ import { inHand, LANGUAGES, sameText, usedFields, type FieldView, type InHand } 
 import { useRemoveTemplate, useSaveTemplate } from '../queries';
 import { Fallbacks } from './Fallbacks';
 import { DocumentList } from './DocumentList';
+import { Fielded } from './Fielded';
+import type { FieldHand } from './FieldText';
 import { Preview } from './Preview';
 import { Versions } from './Versions';
 import { Words } from './Words';
@@ -29,6 +31,10 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
   const [written, setWritten] = useState(begin.written);
   const [versions, setVersions] = useState(false);
   const [removing, setRemoving] = useState(false);
+  const hand = useRef<FieldHand>(undefined);
+  const take = (taken: FieldHand) => {
+    hand.current = taken;
+  };
   const saving = useSaveTemplate();
   const removal = useRemoveTemplate();
   const done = useDone();
@@ -70,24 +76,35 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             />
           </span>
         </div>
-        <TextField
+        <Fielded
           label="Subject; left empty, “Auto: ” and theirs"
           className="mt-2.5"
-          value={written.subject}
-          onChange={(e) => set({ subject: e.target.value })}
+          lines={1}
+          text={written.subject}
+          fields={fields}
+          onHand={take}
+          onChange={(subject) => setWritten((now) => ({ ...now, subject }))}
         />
-        <Words written={written} fields={fields} onChange={setWritten} />
+        <Words
+          written={written}
+          fields={fields}
+          onHand={take}
+          onPutIn={(key) => hand.current?.putIn(key)}
+          onChange={setWritten}
+        />
         <Fallbacks
           fields={usedFields(written, fields).filter((field) => field.canBeMissing)}
           fallbacks={written.fallbacks}
           onChange={(fallbacks) => set({ fallbacks })}
         />
         <div className="mt-3 grid gap-x-4 gap-y-2 min-[1200px]:grid-cols-2">
-          <TextArea
+          <Fielded
             label="Signature, under the text"
-            rows={3}
-            value={written.signature}
-            onChange={(e) => set({ signature: e.target.value })}
+            lines={3}
+            text={written.signature}
+            fields={fields}
+            onHand={take}
+            onChange={(signature) => setWritten((now) => ({ ...now, signature }))}
           />
           <DocumentList
             label="Picture in the signature"

@@ -1,43 +1,21 @@
-import { mergeAttributes, Node } from '@tiptap/core';
 import { EditorContent, useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { useEffect, useImperativeHandle, useState, type Ref } from 'react';
+import { useEffect, useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
-import { withBraces, withChips, type FieldView } from '../model';
-
-/** What others can do with the editor. */
-export interface RichHandle {
-  insert: (key: string) => void;
-}
+import { withBraces, withChips, wordsOf, type FieldView } from '../model';
+import { FieldChip } from './FieldChip';
+import type { FieldHand } from './FieldText';
 
 interface Props {
   rich: string;
   fields: FieldView[];
-  ref: Ref<RichHandle>;
+  onHand: (hand: FieldHand) => void;
   onChange: (rich: string) => void;
 }
 
-/** A field as one sign that is written and removed whole. */
-const FieldChip = Node.create({
-  name: 'field',
-  group: 'inline',
-  inline: true,
-  atom: true,
-  addAttributes: () => ({
-    key: { parseHTML: (element) => element.getAttribute('data-field') },
-    words: { parseHTML: (element) => element.textContent },
-  }),
-  parseHTML: () => [{ tag: 'span[data-field]' }],
-  renderHTML: ({ node, HTMLAttributes }) => [
-    'span',
-    mergeAttributes({ 'data-field': String(node.attrs['key']), class: 'field-chip' }, HTMLAttributes),
-    String(node.attrs['words']),
-  ],
-});
-
 /** Rich text: a few shapes of text, lists, links and fields. Ctrl+K makes a link here. */
-export default function RichEditor({ rich, fields, ref, onChange }: Props) {
+export default function RichEditor({ rich, fields, onHand, onChange }: Props) {
   const [link, setLink] = useState<string>();
   const editor = useEditor({
     extensions: [
@@ -47,7 +25,7 @@ export default function RichEditor({ rich, fields, ref, onChange }: Props) {
         heading: { levels: [2, 3] },
         link: { openOnClick: false, protocols: ['http', 'https', 'mailto'] },
       }),
-      FieldChip,
+      FieldChip.configure({ fields }),
     ],
     content: withChips(rich, fields),
     editorProps: {
@@ -67,24 +45,26 @@ export default function RichEditor({ rich, fields, ref, onChange }: Props) {
         return asksForLink;
       },
     },
+    onFocus: () => {
+      onHand({ putIn });
+    },
     onUpdate: ({ editor: now }) => onChange(withBraces(now.getHTML())),
   });
+  const putIn = (key: string) => {
+    const words = wordsOf(key, fields);
+    editor.chain().focus().insertContent({ type: 'field', attrs: { key, words } }).run();
+  };
   useEffect(() => {
     // While it is being loaded, the first editor may be given up for another one.
     if (!editor.isDestroyed && withBraces(editor.getHTML()) !== rich) {
       editor.commands.setContent(withChips(rich, fields), { emitUpdate: false });
     }
   }, [editor, rich, fields]);
-  useImperativeHandle(
-    ref,
-    () => ({
-      insert: (key) => {
-        const words = fields.find((field) => field.key === key)?.words ?? key;
-        editor.chain().focus().insertContent({ type: 'field', attrs: { key, words } }).run();
-      },
-    }),
-    [editor, fields],
-  );
+  useEffect(() => {
+    onHand({ putIn });
+    // Only when it comes up: later the cursor says where fields go.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [editor]);
   const chain = () => editor.chain().focus();
   const tools: { text: string; is: boolean; run: () => void }[] = [
     { text: 'bold', is: editor.isActive('bold'), run: () => chain().toggleBold().run() },

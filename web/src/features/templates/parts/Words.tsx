@@ -1,10 +1,10 @@
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Button } from '../../../ui/Button';
-import { TextArea } from '../../../ui/Field';
 import { Loading } from '../../../ui/States';
-import { asPlain, asRich, withField, type FieldView, type TemplateText } from '../model';
+import { asPlain, asRich, type FieldView, type TemplateText } from '../model';
 import { FieldChips } from './FieldChips';
-import type { RichHandle } from './RichEditor';
+import { Fielded } from './Fielded';
+import type { FieldHand } from './FieldText';
 
 /** The editor is large, and most templates are plain text. */
 const RichEditor = lazy(() => import('./RichEditor'));
@@ -12,27 +12,14 @@ const RichEditor = lazy(() => import('./RichEditor'));
 interface Props {
   written: TemplateText;
   fields: FieldView[];
+  onHand: (hand: FieldHand) => void;
+  onPutIn: (key: string) => void;
   onChange: (written: TemplateText) => void;
 }
 
 /** The words of a template: plain text, and the same as rich text where somebody wants it. */
-export function Words({ written, fields, onChange }: Props) {
+export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
   const [form, setForm] = useState<'plain' | 'rich'>('plain');
-  const text = useRef<HTMLTextAreaElement>(null);
-  const rich = useRef<RichHandle>(null);
-  const insert = (key: string) => {
-    if (form === 'rich') {
-      rich.current?.insert(key);
-      return;
-    }
-    const box = text.current;
-    const put = withField(written.text, box?.selectionStart ?? written.text.length, key);
-    onChange({ ...written, text: put.text });
-    requestAnimationFrame(() => {
-      box?.focus();
-      box?.setSelectionRange(put.cursor, put.cursor);
-    });
-  };
   const begin = () => {
     if (written.rich === '') {
       onChange({ ...written, rich: asRich(written.text) });
@@ -88,25 +75,27 @@ export function Words({ written, fields, onChange }: Props) {
         )}
       </div>
       {form === 'plain' ? (
-        <TextArea
-          ref={text}
+        <Fielded
           label="Text"
           hideLabel
-          rows={11}
-          value={written.text}
-          onChange={(e) => onChange({ ...written, text: e.target.value })}
+          lines={11}
+          first
+          text={written.text}
+          fields={fields}
+          onHand={onHand}
+          onChange={(text) => onChange({ ...written, text })}
         />
       ) : (
         <Suspense fallback={<Loading what="Opening the editor" />}>
           <RichEditor
-            ref={rich}
             rich={written.rich}
             fields={fields}
+            onHand={onHand}
             onChange={(changed) => onChange({ ...written, rich: changed })}
           />
         </Suspense>
       )}
-      <FieldChips fields={fields} onInsert={insert} />
+      <FieldChips fields={fields} onInsert={onPutIn} />
     </div>
   );
 }

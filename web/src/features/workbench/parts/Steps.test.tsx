@@ -1,6 +1,7 @@
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import type { Editor } from '@tiptap/core';
+import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
@@ -288,7 +289,8 @@ test('a template is written over the evidence, and the rule answers from it', as
   fireEvent.click(screen.getByRole('button', { name: 'a new template …' }));
   fireEvent.change(await screen.findByLabelText('Name of the template'), { target: { value: 'Visits' } });
   const sheet = screen.getByRole('dialog', { name: 'A new template' });
-  fireEvent.change(within(sheet).getByLabelText('Text'), { target: { value: 'Dear visitor' } });
+  const text = await within(sheet).findByLabelText('Text');
+  act(() => void (text as HTMLElement & { editor: Editor }).editor.commands.insertContent('Dear visitor'));
   fireEvent.click(within(sheet).getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(steps.at(-1)).toMatchObject({ do: 'reply', template: expect.any(String) }));
   expect(steps.at(-1)).not.toHaveProperty('text');

@@ -80,9 +80,7 @@ final class TemplateChecks {
 
     private void withoutFallback(String key, String when) {
         if (template.fallback(key).isEmpty()) {
-            note(
-                    Sort.MISSING_FALLBACK,
-                    "Where " + when + ", nothing stands in for {{" + key + "}}: give it a fallback.");
+            note(Sort.MISSING_FALLBACK, "Where " + when + ", nothing stands in for it: give it a fallback.");
         }
     }
 
