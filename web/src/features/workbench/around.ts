@@ -1,8 +1,24 @@
 import type { Schemas } from '../../api/client';
 import { isAddress, isTest, isWords, type Item, type Test } from '../criteria';
 import type { Draft } from './model';
-import type { Around } from './parts/StepCard';
 import type { Evidence } from './queries';
+
+/** What a step needs to know of the rule it is in. */
+export interface Around {
+  ownAddress: string;
+  ownAddresses: string[];
+  ownDomains: string[];
+  /** Addresses that the rule names as recipients. */
+  aliases: string[];
+  /** Senders the rule names, one by one. */
+  senders: string[];
+  /** Phrases and other addresses it names, one by one. */
+  listed: string[];
+  /** Messages it picks, the newest first. */
+  picked: number[];
+  /** How many it picks in the evidence window. */
+  reach: number | undefined;
+}
 
 /** What the steps of a rule need to know of it. */
 export function aroundOf(

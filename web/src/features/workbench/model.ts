@@ -4,6 +4,7 @@ import { isTest, item, meant, type Criterion, type Item, type Test } from '../cr
 import type { Rule } from '../rules';
 
 export type Step = Schemas['Step'];
+export type AnswerOf = Extract<Step, { do: 'reply' }>;
 
 export interface Draft {
   id: string;

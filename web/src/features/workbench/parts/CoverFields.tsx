@@ -6,7 +6,7 @@ import { TextArea, TextField } from '../../../ui/Field';
 import { useTemplates } from '../../templates';
 import type { Step } from '../model';
 import { Identity } from './Identity';
-import type { Around } from './StepCard';
+import type { Around } from '../around';
 
 type ForwardOf = Extract<Step, { do: 'forward' }>;
 

@@ -7,7 +7,7 @@ import { useMailboxId } from '../../mailbox';
 import { useSession } from '../../session';
 import type { Step } from '../model';
 import { useFoldersOf, useKnown } from '../queries';
-import type { Around } from './StepCard';
+import type { Around } from '../around';
 
 type FolderOf = Extract<Step, { folder: string }>;
 type Each = 'one' | 'sender' | 'value';

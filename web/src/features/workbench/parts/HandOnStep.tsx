@@ -9,7 +9,7 @@ import type { Step } from '../model';
 import { AsReceived } from './AsReceived';
 import { CoverFields } from './CoverFields';
 import { NewColleague, NewGroup } from './OnTheSpot';
-import type { Around } from './StepCard';
+import type { Around } from '../around';
 import { WhatTheySee } from './WhatTheySee';
 import { WillItArrive } from './WillItArrive';
 

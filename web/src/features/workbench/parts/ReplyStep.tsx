@@ -5,14 +5,12 @@ import { Choice } from '../../../ui/Choice';
 import { TextArea, TextField } from '../../../ui/Field';
 import { ValueChips, withValues } from '../../criteria';
 import { useTemplates } from '../../templates';
-import type { Step } from '../model';
+import type { AnswerOf, Step } from '../model';
 import { AliasTest } from './AliasTest';
 import { Identity } from './Identity';
 import { TemplateOnTheSpot } from './OnTheSpot';
-import type { Around } from './StepCard';
+import type { Around } from '../around';
 import { WhereAnswersGo } from './WhereAnswersGo';
-
-export type AnswerOf = Extract<Step, { do: 'reply' }>;
 
 const WRITTEN_HERE = '';
 const MOST_A_DAY = 3;

@@ -1,6 +1,7 @@
 import { useId, type ReactNode } from 'react';
 import { Glyph, happeningOf } from '../../../ui/glyphs';
 import { Choice } from '../../../ui/Choice';
+import type { Around } from '../around';
 import type { Step } from '../model';
 import { useKnown } from '../queries';
 import { FolderStep } from './FolderStep';
@@ -8,23 +9,6 @@ import { HandOnStep } from './HandOnStep';
 import { MarkStep } from './MarkStep';
 import { ReplyStep } from './ReplyStep';
 import { playSound } from '../../notices';
-
-/** What a step needs to know of the rule it is in. */
-export interface Around {
-  ownAddress: string;
-  ownAddresses: string[];
-  ownDomains: string[];
-  /** Addresses that the rule names as recipients. */
-  aliases: string[];
-  /** Senders the rule names, one by one. */
-  senders: string[];
-  /** Phrases and other addresses it names, one by one. */
-  listed: string[];
-  /** Messages it picks, the newest first. */
-  picked: number[];
-  /** How many it picks in the evidence window. */
-  reach: number | undefined;
-}
 
 interface Props {
   step: Step;

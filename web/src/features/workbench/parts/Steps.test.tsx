@@ -7,7 +7,8 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { MailboxInHand } from '../../mailbox';
 import type { Step } from '../model';
-import { StepCard, type Around } from './StepCard';
+import type { Around } from '../around';
+import { StepCard } from './StepCard';
 
 const around: Around = {
   ownAddress: 'visits@ostrel-gardens.example',

@@ -3,8 +3,7 @@ import { withMember } from '../../../lib/members';
 import { Choice } from '../../../ui/Choice';
 import { TextField } from '../../../ui/Field';
 import { ValueChips, withValues } from '../../criteria';
-import type { Step } from '../model';
-import type { AnswerOf } from './ReplyStep';
+import type { AnswerOf, Step } from '../model';
 
 type To = NonNullable<AnswerOf['answersTo']>;
 
