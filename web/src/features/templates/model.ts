@@ -76,6 +76,15 @@ export function wordsOf(key: string, fields: FieldView[]): string {
   return known ?? (captured === undefined ? key : `“${captured}” of the pattern`);
 }
 
+/** Where fields stand in a text. */
+export function fieldsIn(text: string): { from: number; to: number; key: string }[] {
+  return [...text.matchAll(FIELD)].map(({ 0: braces, 1: key = '', index }) => ({
+    from: index,
+    to: index + braces.length,
+    key,
+  }));
+}
+
 /** Plain text for the editor: a paragraph for each line, fields as chips. */
 export function asLines(text: string, fields: FieldView[]): Held {
   return {

@@ -1,10 +1,8 @@
-import { mergeAttributes, Node, nodeInputRule, nodePasteRule } from '@tiptap/core';
-import { wordsOf, type FieldView } from '../model';
+import { mergeAttributes, Node } from '@tiptap/core';
+import { Plugin } from '@tiptap/pm/state';
+import { fieldsIn, wordsOf, type FieldView } from '../model';
 
-/** Without a group: what a group takes would be all that is replaced. */
-const NAMED = '\\{\\{\\s*[A-Za-z][\\w.]*\\s*\\}\\}';
-
-/** A field as one sign that is written and removed whole; braces that are typed or pasted become one. */
+/** A field as one sign that is written and removed whole; braces become one, however they came in. */
 export const FieldChip = Node.create<{ fields: FieldView[] }>({
   name: 'field',
   group: 'inline',
@@ -22,22 +20,23 @@ export const FieldChip = Node.create<{ fields: FieldView[] }>({
     String(node.attrs['words']),
   ],
   renderText: ({ node }) => `{{${String(node.attrs['key'])}}}`,
-  addInputRules() {
+  addProseMirrorPlugins() {
+    const { type, options } = this;
     return [
-      nodeInputRule({ find: new RegExp(`${NAMED}$`), type: this.type, getAttributes: this.storage.named }),
+      new Plugin({
+        appendTransaction: (transactions, _, state) => {
+          const change = state.tr;
+          if (transactions.some((transaction) => transaction.docChanged)) {
+            state.doc.descendants((node, at) => {
+              for (const { from, to, key } of fieldsIn(node.text ?? '')) {
+                const chip = type.create({ key, words: wordsOf(key, options.fields) });
+                change.replaceWith(change.mapping.map(at + from), change.mapping.map(at + to), chip);
+              }
+            });
+          }
+          return change.docChanged ? change : null;
+        },
+      }),
     ];
-  },
-  addPasteRules() {
-    return [
-      nodePasteRule({ find: new RegExp(NAMED, 'g'), type: this.type, getAttributes: this.storage.named }),
-    ];
-  },
-  addStorage() {
-    return {
-      named: ([braces = '']: string[]) => {
-        const key = braces.replace(/[{}\s]/g, '');
-        return { key, words: wordsOf(key, this.options.fields) };
-      },
-    };
   },
 });

@@ -112,9 +112,15 @@ test('without templates the first one is offered, and nothing can be saved befor
   fireEvent.click(await screen.findByRole('button', { name: 'Write the first one' }));
   expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
   fireEvent.change(screen.getByLabelText('Name of the template'), { target: { value: 'Visits' } });
-  type(await screen.findByLabelText('Text'), 'Dear visitor');
+  const text = await screen.findByLabelText('Text');
+  type(text, 'Dear {{sender.firstName}},');
+  expect(text).toHaveTextContent('Dear the writer’s first name,');
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
-  await waitFor(() => expect(saved).toMatchObject([{ baseVersion: 0, written: { name: 'Visits' } }]));
+  await waitFor(() =>
+    expect(saved).toMatchObject([
+      { baseVersion: 0, written: { name: 'Visits', text: 'Dear {{sender.firstName}},' } },
+    ]),
+  );
 });
 
 test('a field is put in, and asks what stands in for it only where it may be missing', async () => {

@@ -75,6 +75,7 @@ final class EditTimes {
     private final Page page;
     private final List<Double> edits = new ArrayList<>();
     private final List<Double> nothings = new ArrayList<>();
+    private int made;
 
     EditTimes(Page page) {
         this.page = page;
@@ -110,11 +111,16 @@ final class EditTimes {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
     }
 
-    /** Each edit is the last key of a word, in turn among what is picked out and what must not be there. */
+    /**
+     * Each edit is the last key of a word, in turn among what is picked out and what must not be there. No word comes
+     * twice: what was asked before is known in the page.
+     */
     void edit(int times) {
         for (int i = 0; i < times; i++) {
-            String word = WORDS.get(i % WORDS.size()) + (i < WORDS.size() ? "" : " " + WORDS.get(i / WORDS.size()));
-            Locator box = words(i % 4 == 3 ? 1 : 0);
+            String word =
+                    WORDS.get(made % WORDS.size()) + (made < WORDS.size() ? "" : " " + WORDS.get(made / WORDS.size()));
+            Locator box = words(made % 4 == 3 ? 1 : 0);
+            made++;
             box.fill(word.substring(0, word.length() - 1));
             settle();
             page.evaluate(WATCH);
@@ -123,6 +129,12 @@ final class EditTimes {
             nothings.add(((Number) page.evaluate(NOTHING)).doubleValue());
             box.fill("");
         }
+    }
+
+    /** Edits so far only warmed up. */
+    void forget() {
+        edits.clear();
+        nothings.clear();
     }
 
     private void settle() {
