@@ -169,6 +169,10 @@ class AroundTest extends Journey {
             visit(path);
             picture(name);
         });
+        visit("/templates");
+        page.getByText("School visits: how to book").click();
+        page.waitForTimeout(1_500);
+        picture("templates");
         visit("/incoming?view=messages");
         page.getByText("Class booking for 12 May").first().click();
         page.waitForTimeout(1_500);
