@@ -1,5 +1,6 @@
 package app.jubek.server;
 
+import app.jubek.server.platform.SettingFault;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -11,6 +12,12 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 public class JubekApplication {
     public static void main(String[] arguments) {
-        SpringApplication.run(JubekApplication.class, arguments);
+        try {
+            SpringApplication.run(JubekApplication.class, arguments);
+        } catch (RuntimeException failed) {
+            SettingFault fault = SettingFault.behind(failed).orElseThrow(() -> failed);
+            System.err.println("Jubek does not start. " + fault.getMessage());
+            System.exit(2);
+        }
     }
 }

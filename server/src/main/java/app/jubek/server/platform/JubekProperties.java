@@ -46,6 +46,12 @@ public record JubekProperties(
         otherMailboxes = Optional.ofNullable(otherMailboxes)
                 .map(others -> Collections.unmodifiableMap(new TreeMap<>(others)))
                 .orElse(Map.of());
+        if (mailbox != null) {
+            MailboxSettings first = mailbox;
+            SettingsCheck.mailbox("jubek.mailbox", first);
+            otherMailboxes.forEach(
+                    (word, other) -> SettingsCheck.mailbox("jubek.other-mailboxes." + word, other.beside(first)));
+        }
     }
 
     /** The mailboxes that are watched: the first one, then the others in the order of their words. */
@@ -104,7 +110,7 @@ public record JubekProperties(
             return new MailboxSettings(
                     address,
                     name,
-                    or(addresses, List.of(address)),
+                    or(addresses, Stream.ofNullable(address).toList()),
                     or(domains, first.domains()),
                     or(zone, first.zone()),
                     or(imapHost, first.imapHost()),

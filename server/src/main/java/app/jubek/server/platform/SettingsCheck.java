@@ -1,0 +1,78 @@
+package app.jubek.server.platform;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.schedule.Opening;
+import app.jubek.server.platform.JubekProperties.MailboxSettings;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Looks the settings of a mailbox over before anything begins with them. */
+final class SettingsCheck {
+    private static final int LAST_PORT = 65_535;
+
+    private final String prefix;
+
+    private SettingsCheck(String prefix) {
+        this.prefix = prefix;
+    }
+
+    /**
+     * @param prefix of the names of its settings
+     * @throws SettingFault for the first that is missing or can't be used
+     */
+    static void mailbox(String prefix, MailboxSettings settings) {
+        SettingsCheck check = new SettingsCheck(prefix + ".");
+        check.named("address", settings.address());
+        check.named("name", settings.name());
+        check.listed("addresses", settings.addresses());
+        check.listed("domains", settings.domains());
+        check.named("zone", settings.zone());
+        check.named("imap-host", settings.imapHost());
+        check.port("imap-port", settings.imapPort());
+        check.named("smtp-host", settings.smtpHost());
+        check.port("smtp-port", settings.smtpPort());
+        check.named("user", settings.user());
+        check.named("password", settings.password());
+        check.usable("address", () -> MailAddress.of(settings.address()));
+        check.usable("addresses", () -> settings.addresses().forEach(MailAddress::of));
+        ZoneId zone = check.zone(settings.zone());
+        settings.opening().ifPresent(spans -> check.usable("opening", () -> Opening.of(zone, spans)));
+    }
+
+    private void named(String setting, @Nullable String value) {
+        if (value == null || value.isBlank()) {
+            throw SettingFault.missing(prefix + setting);
+        }
+    }
+
+    private void listed(String setting, @Nullable List<String> values) {
+        if (values == null || values.isEmpty()) {
+            throw SettingFault.missing(prefix + setting);
+        }
+    }
+
+    private void port(String setting, int value) {
+        if (value < 1 || value > LAST_PORT) {
+            throw SettingFault.unusable(prefix + setting, value + " is no port, which is from 1 to " + LAST_PORT);
+        }
+    }
+
+    private ZoneId zone(String written) {
+        try {
+            return ZoneId.of(written);
+        } catch (DateTimeException unknown) {
+            throw SettingFault.unusable(
+                    prefix + "zone", "\"" + written + "\" is no time zone: write it like Europe/Stockholm");
+        }
+    }
+
+    private void usable(String setting, Runnable use) {
+        try {
+            use.run();
+        } catch (IllegalArgumentException fault) {
+            throw SettingFault.unusable(prefix + setting, String.valueOf(fault.getMessage()));
+        }
+    }
+}
