@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -26,16 +27,26 @@ import org.springframework.transaction.annotation.Transactional;
 public class AddressBooks {
     private final JdbcClient jdbc;
     private final Mailboxes mailboxes;
+    private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
+
+    /** A book that is never older than the epoch beside it. */
+    private record Kept(long epoch, AddressBook book) {}
 
     AddressBooks(JdbcClient jdbc, Mailboxes mailboxes) {
         this.jdbc = jdbc;
         this.mailboxes = mailboxes;
     }
 
-    /** As rules see it. */
+    /** As rules see it: asked for at every message, so it is kept until it changes. */
     @Transactional(readOnly = true)
     public AddressBook of(UUID mailbox) {
-        return AddressBook.of(people(mailbox), groups(mailbox));
+        long epoch = mailboxes.evidenceEpoch(mailbox);
+        return kept.compute(
+                        mailbox,
+                        (id, known) -> known != null && known.epoch() == epoch
+                                ? known
+                                : new Kept(epoch, AddressBook.of(people(mailbox), groups(mailbox))))
+                .book();
     }
 
     @Transactional(readOnly = true)
