@@ -101,7 +101,12 @@ final class Planning {
                     LocalDate.ofInstant(at.setting().received(), at.setting().zone()));
         }
         if (isAskedFirst(step.done(), rule)) {
-            planned.put(step.done(), planned(rule, ordinal, step));
+            PlannedStep wanted = planned(rule, ordinal, step);
+            Optional<Refusal> against = fence().filter(fence ->
+                    Into.of(wanted.step()).flatMap(Into::mailbox).isPresent());
+            against.ifPresentOrElse(
+                    why -> withhold(wanted, why),
+                    () -> planned.put(wanted.step().done(), wanted));
         }
     }
 

@@ -36,6 +36,14 @@ public record Into(String folder, Optional<Each> each, Optional<MailAddress> mai
         folder = inbox ? INBOX : folder;
     }
 
+    /** Where a step files or copies; empty for one that does neither. */
+    public static Optional<Into> of(Step step) {
+        if (step instanceof Step.File file) {
+            return Optional.of(file.into());
+        }
+        return step instanceof Step.Copy copy ? Optional.of(copy.into()) : Optional.empty();
+    }
+
     /** A folder of this mailbox. */
     public static Into folder(String folder) {
         return new Into(folder, Optional.empty(), Optional.empty());

@@ -95,6 +95,17 @@ class WhereItLiesTest {
         return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(MAIL), Mails.inJunk());
     }
 
+    @Test
+    void whatTheFenceKeepsInIsFiledInNoOtherMailbox() {
+        Into orders = new Into("Orders", Optional.empty(), Optional.of(MailAddress.of("seeds@ostrel-gardens.example")));
+        Rule rule = rule("a", words("visit"), new Step.File(orders), new Step.Copy(orders), new Step.Copy("Visits"));
+        RuleBook fenced = new RuleBook(List.of(rule), words("invoice"), List.of());
+        Decision decision = Engine.decide(CompiledBook.of(fenced), Mails.read(MAIL), Mails.surroundings());
+        assertThat(done(decision)).containsExactly("copied to Visits");
+        assertThat(decision.staysInInbox()).isTrue();
+        assertThat(decision.notDone()).extracting("reason").containsExactly(Reason.FENCE, Reason.FENCE);
+    }
+
     /** Some rule has to say that it is no junk; then it is like mail that came to the inbox, but is not answered. */
     @Test
     void whatTheMailServerTakesForJunkIsLeftAloneUnlessARuleTakesItOutOfThere() {

@@ -155,10 +155,7 @@ public final class SieveWriting {
         if (step instanceof Step.HandOn handOn && !handOn.groups().isEmpty()) {
             return Optional.of("knows no groups of an address book");
         }
-        if (step instanceof Step.File file) {
-            return beyond(file.into());
-        }
-        return step instanceof Step.Copy copy ? beyond(copy.into()) : Optional.empty();
+        return Into.of(step).flatMap(SieveWriting::beyond);
     }
 
     private static Optional<String> beyond(Into into) {

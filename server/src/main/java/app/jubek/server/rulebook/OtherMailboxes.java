@@ -4,14 +4,12 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.step.Into;
-import app.jubek.core.step.Step;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -51,14 +49,7 @@ class OtherMailboxes {
     }
 
     private static Stream<MailAddress> named(Rule rule) {
-        return rule.steps().stream().flatMap(step -> into(step).flatMap(Into::mailbox).stream());
-    }
-
-    private static Optional<Into> into(Step step) {
-        if (step instanceof Step.File file) {
-            return Optional.of(file.into());
-        }
-        return step instanceof Step.Copy copy ? Optional.of(copy.into()) : Optional.empty();
+        return rule.steps().stream().flatMap(step -> Into.of(step).flatMap(Into::mailbox).stream());
     }
 
     private String others(List<UUID> theirs, UUID mailbox) {
