@@ -5,6 +5,7 @@ import { AddressBook } from '../features/addressbook';
 import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
 import { MailboxInHand, useChosen } from '../features/mailbox';
+import { Notices } from '../features/notices';
 import { Outside } from '../features/outside';
 import { Records } from '../features/records';
 import { Course } from '../features/rules';
@@ -64,20 +65,23 @@ function Door() {
     return <Empty>You may see no mailbox yet. Name one in the settings and start Jubek again.</Empty>;
   }
   return (
-    <MailboxInHand key={mailbox.id} value={mailbox.id}>
-      <Routes>
-        <Route element={<Shell name={name} demo={demo} hue={mailboxes.indexOf(mailbox) % HUES} />}>
-          <Route path="/desk" element={<Desk />} />
-          <Route path="/incoming/:message?" element={<Incoming />} />
-          <Route path="/rules" element={<Course />} />
-          <Route path="/rules/:rule" element={<Workbench />} />
-          <Route path="/templates" element={<Templates />} />
-          <Route path="/records" element={<Records />} />
-          <Route path="/address-book" element={<AddressBook />} />
-          {demo && <Route path="/outside" element={<Outside />} />}
-          <Route path="*" element={<Navigate to="/desk" replace />} />
-        </Route>
-      </Routes>
-    </MailboxInHand>
+    <>
+      <MailboxInHand key={mailbox.id} value={mailbox.id}>
+        <Routes>
+          <Route element={<Shell name={name} demo={demo} hue={mailboxes.indexOf(mailbox) % HUES} />}>
+            <Route path="/desk" element={<Desk />} />
+            <Route path="/incoming/:message?" element={<Incoming />} />
+            <Route path="/rules" element={<Course />} />
+            <Route path="/rules/:rule" element={<Workbench />} />
+            <Route path="/templates" element={<Templates />} />
+            <Route path="/records" element={<Records />} />
+            <Route path="/address-book" element={<AddressBook />} />
+            {demo && <Route path="/outside" element={<Outside />} />}
+            <Route path="*" element={<Navigate to="/desk" replace />} />
+          </Route>
+        </Routes>
+      </MailboxInHand>
+      <Notices />
+    </>
   );
 }

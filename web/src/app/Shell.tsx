@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Outlet, useMatch } from 'react-router';
 import { Done, type DoneLine } from '../features/mailbox';
-import { Notices } from '../features/notices';
 import { useRegions } from '../ui/regions';
 import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
@@ -23,7 +22,6 @@ export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: n
           </main>
         </div>
         <PlacesBelow demo={demo} />
-        <Notices />
       </div>
     </Done>
   );

@@ -3,7 +3,6 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../mailbox';
 import { Notices } from './Notices';
 import { TONES } from './sounds';
 
@@ -21,6 +20,14 @@ const notice = (id: number, subject: string) => ({
   },
 });
 
+const MAILBOXES = [
+  { id: 'm', address: 'visits@ostrel-gardens.example', name: 'Visits desk' },
+  { id: 's', address: 'seeds@ostrel-gardens.example', name: 'Seed exchange' },
+];
+
+const answer = (body: unknown) =>
+  new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
+
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
@@ -29,23 +36,24 @@ afterEach(() => {
 test('nothing old is told when the page opens; what comes then is told once and can be closed', async () => {
   const asked: (string | null)[] = [];
   vi.stubGlobal('fetch', (request: Request) => {
-    const after = new URL(request.url).searchParams.get('after');
+    const { pathname, searchParams } = new URL(request.url);
+    if (pathname === '/api/session') {
+      return Promise.resolve(answer({ name: 'Ilse', demo: false, mailboxes: MAILBOXES }));
+    }
+    if (pathname.startsWith('/api/mailboxes/s/')) {
+      return Promise.resolve(answer({ notices: [], last: 0 }));
+    }
+    const after = searchParams.get('after');
     asked.push(after);
     const fresh = after === null ? [] : after === '4' ? [notice(5, 'Frost in house 2')] : [];
     const last = after === null ? 4 : 5;
-    return Promise.resolve(
-      new Response(JSON.stringify({ notices: fresh, last }), {
-        headers: { 'Content-Type': 'application/json' },
-      }),
-    );
+    return Promise.resolve(answer({ notices: fresh, last }));
   });
   const queries = new QueryClient();
   render(
     <QueryClientProvider client={queries}>
       <MemoryRouter>
-        <MailboxInHand value="m">
-          <Notices />
-        </MailboxInHand>
+        <Notices />
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -57,6 +65,9 @@ test('nothing old is told when the page opens; what comes then is told once and 
   );
   await act(() => queries.refetchQueries());
   expect(screen.getAllByRole('link')).toHaveLength(1);
+  expect(screen.getByText(/to visits@ostrel-gardens.example/)).toBeVisible();
+  fireEvent.click(screen.getByRole('link'));
+  expect(localStorage.getItem('jubek.mailbox')).toBe('m');
   fireEvent.click(screen.getByRole('button', { name: 'close' }));
   expect(screen.queryByRole('link')).toBeNull();
   expect(asked).toEqual([null, '4', '5']);

@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Glyph } from '../../ui/glyphs';
+import { takeInHand } from '../mailbox';
+import { useSession } from '../session';
 import { useNotices } from './queries';
 import { playSound } from './sounds';
 
@@ -10,9 +12,31 @@ type Notice = Schemas['NoticeView'];
 
 const MOST = 4;
 
-/** What rules tell about, in a corner until it is closed; outside the page, too, where the browser allows it. */
+/** What rules of any mailbox tell about, in a corner until it is closed, whichever mailbox is in hand. */
 export function Notices() {
-  const fresh = useNotices();
+  const mailboxes = useSession().data?.mailboxes ?? [];
+  return (
+    <section
+      aria-label="Notices"
+      aria-live="polite"
+      className="fixed right-3 bottom-3 z-30 grid w-80 max-w-[94vw] gap-2"
+    >
+      {mailboxes.map((one) => (
+        <NoticesOf key={one.id} mailbox={one.id} address={mailboxes.length > 1 ? one.address : undefined} />
+      ))}
+    </section>
+  );
+}
+
+interface Props {
+  mailbox: string;
+  /** Said where there is more than one. */
+  address: string | undefined;
+}
+
+/** Outside the page, too, where the browser allows it. */
+function NoticesOf({ mailbox, address }: Props) {
+  const fresh = useNotices(mailbox);
   const told = useRef(0);
   const [open, setOpen] = useState<Notice[]>([]);
   useEffect(() => {
@@ -30,11 +54,7 @@ export function Notices() {
   }, [fresh]);
   const mayAsk = typeof Notification !== 'undefined' && Notification.permission === 'default';
   return (
-    <section
-      aria-label="Notices"
-      aria-live="polite"
-      className="fixed right-3 bottom-3 z-30 grid w-80 max-w-[94vw] gap-2"
-    >
+    <>
       {open.map((notice) => (
         <div key={notice.id} className="rounded-md border border-line2 bg-sheet px-3 py-2 shadow-lg">
           <p className="flex items-center gap-1.5 text-sm text-ink2">
@@ -47,10 +67,14 @@ export function Notices() {
           <Link
             className="block truncate font-semibold hover:underline"
             to={`/incoming/${notice.message.id}`}
+            onClick={() => takeInHand(mailbox)}
           >
             {notice.message.subject || '(no subject)'}
           </Link>
-          <p className="truncate text-sm">{notice.message.sender}</p>
+          <p className="truncate text-sm">
+            {notice.message.sender}
+            {address !== undefined && <span className="text-ink2"> · to {address}</span>}
+          </p>
           {mayAsk && (
             <Button
               small
@@ -63,6 +87,6 @@ export function Notices() {
           )}
         </div>
       ))}
-    </section>
+    </>
   );
 }

@@ -1,17 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, taken, type Schemas } from '../../api/client';
-import { useMailboxId } from '../mailbox';
 
 const ASK_EVERY = 5_000;
 
-/** What rules told about since the page was opened; asked for now and then. */
-export function useNotices(): Schemas['NoticeView'][] {
-  const mailbox = useMailboxId();
+/** What rules of a mailbox told about since the page was opened; asked for now and then. */
+export function useNotices(mailbox: string): Schemas['NoticeView'][] {
   const last = useRef<number>(undefined);
   const fresh = useQuery({
     queryKey: ['notices', mailbox],
-    enabled: mailbox !== '',
     refetchInterval: ASK_EVERY,
     refetchIntervalInBackground: true,
     retry: false,
