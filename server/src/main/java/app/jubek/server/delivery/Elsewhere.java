@@ -2,8 +2,10 @@ package app.jubek.server.delivery;
 
 import app.jubek.core.step.Into;
 import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.ServerTrouble;
 import app.jubek.server.mailbox.WholeMessage;
 import app.jubek.server.platform.JubekProperties;
 import jakarta.mail.MessagingException;
@@ -74,8 +76,19 @@ class Elsewhere {
         return found.stream().findFirst().orElseThrow(() -> new ImapSteps.Needless("somebody deleted it meanwhile"));
     }
 
+    /** What goes wrong over there is said of the mail server over there. */
+    private void there(Mailbox other, ImapConnections.Work work) throws MessagingException {
+        try {
+            here.connected(other, work);
+        } catch (ImapRefused refused) {
+            throw refused;
+        } catch (MessagingException broken) {
+            throw ImapRefused.forNow(Cause.of(ServerTrouble.words(broken, other.imap())));
+        }
+    }
+
     private void put(Mailbox other, String folder, WholeMessage message) throws MessagingException {
-        here.connected(other, store -> {
+        there(other, store -> {
             String target = TargetFolder.named(store, folder);
             ImapSteps.made(store, target);
             if (holds(store, target, message)) {
@@ -85,8 +98,8 @@ class Elsewhere {
                 message.appendTo(open.folder());
             }
             if (!holds(store, target, message)) {
-                throw new MessagingException(
-                        "it was put into " + target + " of the other mailbox and is not found there");
+                throw ImapRefused.forNow(
+                        Cause.of("it was put into " + target + " of the other mailbox and is not found there"));
             }
         });
     }
@@ -99,7 +112,7 @@ class Elsewhere {
 
     private boolean isThere(Mailbox other, String folder, StoredMail.Stored stored) throws MessagingException {
         List<Fetched.Place> found = new ArrayList<>();
-        here.connected(
+        there(
                 other,
                 store -> new Search(store, stored)
                         .in(TargetFolder.named(store, folder))

@@ -21,6 +21,11 @@ final class ImapRefused extends MessagingException {
         return new ImapRefused(new Cause(words, advice), false);
     }
 
+    /** It may go better later. */
+    static ImapRefused forNow(Cause cause) {
+        return new ImapRefused(cause, true);
+    }
+
     /** What the server's refusal means (RFC 5530); anything that is no refusal stays what it was. */
     static MessagingException of(MessagingException broken) {
         String told = String.valueOf(broken.getMessage());
