@@ -37,17 +37,20 @@ class Elsewhere {
     }
 
     /**
+     * Where somebody else has moved it meanwhile, it is left to them.
+     *
      * @param repeated an earlier attempt may have got through
      */
     void file(Mailbox from, long message, Into into, boolean repeated) throws MessagingException {
         Mailbox other = other(into);
         if (repeated && isThere(other, into.folder(), mail.find(message))) {
-            removeIfHere(from, message);
+            here.removeInPlace(from, message);
             return;
         }
         here.connected(from, ImapSteps::removesSingly);
+        here.staysInPlace(from, message);
         put(other, into.folder(), fetched(from, message));
-        remove(from, message);
+        here.removeInPlace(from, message);
     }
 
     private Mailbox other(Into into) throws MessagingException {
@@ -118,24 +121,5 @@ class Elsewhere {
                         .in(TargetFolder.named(store, folder))
                         .ifPresent(found::add));
         return !found.isEmpty();
-    }
-
-    private void removeIfHere(Mailbox from, long message) throws MessagingException {
-        try {
-            remove(from, message);
-        } catch (ImapSteps.Needless gone) {
-            // The earlier attempt removed it.
-            return;
-        }
-    }
-
-    private void remove(Mailbox from, long message) throws MessagingException {
-        here.connected(from, store -> {
-            ImapSteps.removesSingly(store);
-            Fetched.Place place = here.whereabouts(store, message);
-            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
-                open.commands().remove(place.uid());
-            }
-        });
     }
 }

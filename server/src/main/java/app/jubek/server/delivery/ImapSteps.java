@@ -86,13 +86,38 @@ class ImapSteps {
         connected(mailbox, store -> moveTo(store, message, TargetFolder.forUse(store, SpecialUse.TRASH), repeated));
     }
 
-    /** For good; only where the mail server can remove a single message. */
-    void delete(Mailbox mailbox, long message) throws MessagingException {
+    /**
+     * For good; only where the mail server can remove a single message.
+     *
+     * @param repeated an earlier attempt may have got through; then a copy that lies elsewhere is not taken for it
+     */
+    void delete(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        if (!repeated) {
+            connected(mailbox, store -> whereabouts(store, message));
+        }
+        removeInPlace(mailbox, message);
+    }
+
+    /** Removes it from where it lies, as far as we know; nothing when it lies elsewhere by now. */
+    void removeInPlace(Mailbox mailbox, long message) throws MessagingException {
         connected(mailbox, store -> {
             removesSingly(store);
-            Fetched.Place place = whereabouts(store, message);
-            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
-                open.commands().remove(place.uid());
+            StoredMail.Stored stored = mail.find(message);
+            if (isInPlace(store, stored)) {
+                try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
+                    open.commands().remove(stored.place().uid());
+                }
+            }
+        });
+    }
+
+    /**
+     * @throws Needless where somebody else has moved or deleted the message meanwhile
+     */
+    void staysInPlace(Mailbox mailbox, long message) throws MessagingException {
+        connected(mailbox, store -> {
+            if (!isInPlace(store, mail.find(message))) {
+                throw new Needless("somebody moved or deleted it meanwhile, and so it stays");
             }
         });
     }

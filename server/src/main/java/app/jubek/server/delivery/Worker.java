@@ -118,7 +118,7 @@ class Worker {
             case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(step), claim.isRepeated());
             case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
             case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
-            case DELETE -> imap.delete(mailbox, message);
+            case DELETE -> imap.delete(mailbox, message, claim.isRepeated());
             case TELL -> notices.tell(step, ((Step.Tell) StepDetail.step(step)).sound());
             default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
         }
