@@ -1,5 +1,9 @@
 package app.jubek.core;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.assignableTo;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -78,6 +82,19 @@ class ArchitectureTest {
                 .callMethod(java.time.ZoneId.class, "systemDefault")
                 .orShould()
                 .callMethod(java.util.UUID.class, "randomUUID")
+                .check(classes);
+    }
+
+    /** Expressions of the JDK go back over what they read, and over their own stack: RE2/J or a scan reads what comes in. */
+    @Test
+    void nothingReadsTextWithExpressionsThatBacktrack() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("java.util.regex..")
+                .orShould()
+                .callMethodWhere(target(owner(assignableTo(String.class)))
+                        .and(target(nameMatching("matches|replaceAll|replaceFirst|split"))))
                 .check(classes);
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.core.address;
 
+import app.jubek.core.text.Pieces;
 import com.ibm.icu.text.IDNA;
 import java.util.Locale;
 
@@ -7,6 +8,11 @@ import java.util.Locale;
 public final class Domains {
     private static final IDNA UTS46 =
             IDNA.getUTS46Instance(IDNA.NONTRANSITIONAL_TO_ASCII | IDNA.NONTRANSITIONAL_TO_UNICODE);
+
+    /** No domain is longer (RFC 5321 §4.5.3.1.2), so a longer one is none and stays as it is. */
+    private static final int LONGEST = 255;
+
+    private static final int LONGEST_LABEL = 63;
 
     private Domains() {}
 
@@ -16,7 +22,7 @@ public final class Domains {
         if (plain.endsWith(".")) {
             plain = plain.substring(0, plain.length() - 1);
         }
-        if (isPlain(plain)) {
+        if (isPlain(plain) || plain.length() > LONGEST) {
             return plain.toLowerCase(Locale.ROOT);
         }
         IDNA.Info info = new IDNA.Info();
@@ -49,10 +55,22 @@ public final class Domains {
     public static String typed(String written) {
         String plain = written.strip();
         String domain = toAscii(plain.startsWith("@") ? plain.substring(1) : plain);
-        if (domain.isEmpty() || !domain.matches("[a-z0-9_-]+(\\.[a-z0-9_-]+)*")) {
+        if (!isDomain(domain)) {
             throw new IllegalArgumentException(
                     "\"" + written + "\" is not a domain: write it like birkhall-school.example");
         }
         return domain;
+    }
+
+    private static boolean isDomain(String domain) {
+        return domain.length() <= LONGEST
+                && Pieces.between(domain, '.').stream()
+                        .allMatch(label -> !label.isEmpty()
+                                && label.length() <= LONGEST_LABEL
+                                && label.chars().allMatch(Domains::isOfLabel));
+    }
+
+    private static boolean isOfLabel(int sign) {
+        return sign >= 'a' && sign <= 'z' || sign >= '0' && sign <= '9' || sign == '-' || sign == '_';
     }
 }

@@ -1,8 +1,8 @@
 package app.jubek.core.address;
 
+import app.jubek.core.text.Unsafe;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /**
  * One address (RFC 5322 §3.4.1).
@@ -12,18 +12,24 @@ import java.util.regex.Pattern;
  * @param domain the part after it, as {@link Domains#toAscii}; empty when the message gave none
  */
 public record MailAddress(String name, String local, String domain) {
-    private static final Pattern UNSAFE = Pattern.compile("[\\x00-\\x1F\\x7F<>]");
+    private static final String ATOM_SIGNS = "!#$%&'*+-/=?^_`{|}~.";
+    private static final int LONGEST = 320;
 
     public MailAddress {
         domain = Domains.toAscii(domain);
     }
 
-    /** A bare address as a person types it, or as an envelope has it. */
+    /**
+     * A bare address as a person types it, or as an envelope has it: letters, digits and signs of atoms (RFC 5321 §4.1.2,
+     * RFC 6531 §3.3), no quoted words and no numbers in place of a domain.
+     *
+     * @throws IllegalArgumentException when nothing can be sent to it
+     */
     public static MailAddress of(String written) {
         String plain = written.strip();
         int at = plain.lastIndexOf('@');
-        boolean whole = at > 0 && at < plain.length() - 1;
-        if (!whole || UNSAFE.matcher(plain).find() || plain.contains(" ")) {
+        boolean whole = at > 0 && at < plain.length() - 1 && plain.length() <= LONGEST;
+        if (!whole || !plain.substring(0, at).codePoints().allMatch(MailAddress::isOfAtom)) {
             throw new IllegalArgumentException(
                     "\"" + written + "\" is not a mail address: write it like office@birkhall-school.example");
         }
@@ -37,6 +43,18 @@ public record MailAddress(String name, String local, String domain) {
         } catch (IllegalArgumentException notOne) {
             return Optional.empty();
         }
+    }
+
+    private static boolean isOfAtom(int sign) {
+        boolean ascii = sign >= 'a' && sign <= 'z' || sign >= 'A' && sign <= 'Z' || sign >= '0' && sign <= '9';
+        return ascii
+                || ATOM_SIGNS.indexOf(sign) >= 0
+                || sign >= 0xA0 && !Unsafe.is(sign) && !Character.isSpaceChar(sign);
+    }
+
+    /** Whether mail can be sent to it; what is read from a message need not be an address of that sort. */
+    public boolean canBeSentTo() {
+        return found(address()).filter(this::sameAs).isPresent();
     }
 
     public MailAddress named(String displayed) {

@@ -5,6 +5,7 @@ import app.jubek.core.criteria.InHand;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.Probe;
 import app.jubek.core.criteria.TextTest;
+import app.jubek.core.text.Budget;
 import app.jubek.core.text.ComparedText;
 import app.jubek.core.text.Comparison;
 import java.util.ArrayList;
@@ -63,10 +64,11 @@ public final class ProbeIndex {
     public Findings look(InHand message) {
         Findings findings = new Findings(size);
         ComparedText spare = spareBuffers.poll();
-        ComparedText buffer = spare == null ? new ComparedText() : spare;
+        ComparedText buffer = (spare == null ? new ComparedText() : spare).spending(message.budget());
         channels.forEach(channel -> channel.look(message.written(channel.atom()), buffer, findings));
         spareBuffers.add(buffer);
         addresses.forEach(index -> index.look(message, findings));
+        message.budget().ask();
         singles.forEach(single -> look(single, message, findings));
         return findings;
     }
@@ -76,6 +78,8 @@ public final class ProbeIndex {
             if (single.probe().hits(message)) {
                 findings.hit(single.number());
             }
+        } catch (Budget.Spent spent) {
+            throw spent;
         } catch (RuntimeException broke) {
             findings.broke(single.number());
         }

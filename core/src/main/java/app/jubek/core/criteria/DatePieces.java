@@ -1,6 +1,7 @@
 package app.jubek.core.criteria;
 
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.text.Pieces;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -37,7 +38,7 @@ public final class DatePieces {
     }
 
     private static String[] split(String asked) {
-        String[] split = asked.split("/", -1);
+        String[] split = Pieces.between(asked, '/').toArray(String[]::new);
         if (split.length != 3) {
             throw new IllegalArgumentException("a date is asked for as field/piece/zone, not \"" + asked + "\"");
         }

@@ -7,6 +7,7 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.Subjects;
+import app.jubek.core.text.Budget;
 import app.jubek.core.text.Comparison;
 import java.time.Duration;
 import java.util.Arrays;
@@ -21,13 +22,26 @@ import java.util.stream.Stream;
 public final class InHand implements Searchable {
     private final ReadMessage message;
     private final Setting setting;
+    private final Budget budget;
     private final Map<Seen, List<String>> compared = new ConcurrentHashMap<>(2);
 
     private record Seen(Part atom, Comparison comparison) {}
 
     public InHand(ReadMessage message, Setting setting) {
+        this(message, setting, Budget.UNLIMITED);
+    }
+
+    /**
+     * @param budget what looking at it may cost
+     */
+    public InHand(ReadMessage message, Setting setting, Budget budget) {
         this.message = message;
         this.setting = setting;
+        this.budget = budget;
+    }
+
+    public Budget budget() {
+        return budget;
     }
 
     public ReadMessage message() {
@@ -42,7 +56,9 @@ public final class InHand implements Searchable {
     public List<String> texts(Part atom, Comparison comparison) {
         return compared.computeIfAbsent(
                 new Seen(atom, comparison),
-                seen -> written(atom).stream().map(comparison::apply).toList());
+                seen -> written(atom).stream()
+                        .map(text -> comparison.apply(text, budget))
+                        .toList());
     }
 
     /** The texts of one part as they are displayed. */

@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.InHand;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
@@ -13,6 +14,7 @@ import app.jubek.core.safety.Ledger;
 import app.jubek.core.safety.LoopGuard;
 import app.jubek.core.safety.Refusal;
 import app.jubek.core.safety.ReplyGuard;
+import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Into;
 import app.jubek.core.step.Manner;
 import app.jubek.core.step.Step;
@@ -35,6 +37,7 @@ import java.util.stream.Stream;
 final class Planning {
     private static final String LEFT_IN_JUNK = "lies in junk, and no rule takes it out of there, so none acts on it";
 
+    private final InHand inHand;
     private final ReadMessage message;
     private final Surroundings at;
     private final boolean fenced;
@@ -45,8 +48,9 @@ final class Planning {
     private final Set<String> asked = new HashSet<>();
     private boolean replyAsked;
 
-    Planning(ReadMessage message, Surroundings at, boolean fenced) {
-        this.message = message;
+    Planning(InHand inHand, Surroundings at, boolean fenced) {
+        this.inHand = inHand;
+        this.message = inHand.message();
         this.at = at;
         this.fenced = fenced;
         this.loops = new LoopGuard(at.hops());
@@ -74,6 +78,7 @@ final class Planning {
     }
 
     private void add(Rule rule) {
+        inHand.budget().ask();
         for (int i = 0; i < rule.steps().size(); i++) {
             Step step = rule.steps().get(i);
             int ordinal = i;
@@ -111,7 +116,7 @@ final class Planning {
     }
 
     private Into folder(Into into, Rule rule) {
-        Listed listed = new Listed(rule.picksOut(), new InHand(message, at.setting()));
+        Listed listed = new Listed(rule.picksOut(), inHand);
         return into.each()
                 .flatMap(each -> each == Into.Each.SENDER ? listed.sender() : listed.value())
                 .map(into::below)
@@ -152,13 +157,21 @@ final class Planning {
         } else if (!at.mayGetMail(to)) {
             hold(step, new Refusal(Reason.OUTSIDE, Optional.of(to.address())));
         } else if (step.step() instanceof Step.Forward forward) {
-            settle(what, step, new Writing(message, at, rule).note(forward.cover(), to));
+            settle(what, step, new Writing(inHand, at, rule).note(forward.cover(), to));
         } else {
-            planned.put(what, step.with(new Sending(Letter.none(), to, at.own().identity(), false)));
+            Sending untouched = new Sending(Letter.none(), to, at.own().identity(), false);
+            settle(what, step, Writing.Result.written(untouched));
         }
     }
 
-    private void settle(String what, PlannedStep step, Writing.Result result) {
+    /** What the part of a header says that was not read, nobody knows, so a person looks first. */
+    private void settle(String what, PlannedStep step, Writing.Result written) {
+        Writing.Result result =
+                written.held().isEmpty() && message.headerCut() ? written.held(Reason.HEADER_CUT) : written;
+        settled(what, step, result);
+    }
+
+    private void settled(String what, PlannedStep step, Writing.Result result) {
         PlannedStep written = result.sending().map(step::with).orElse(step);
         result.held().ifPresentOrElse(why -> hold(written, why), () -> planned.put(what, written));
     }
@@ -182,11 +195,33 @@ final class Planning {
             return;
         }
         MailAddress to = manner.to().in(message).orElseThrow();
-        Writing.Result result = new Writing(message, at, rule).answer(reply, to);
+        Writing.Result result = new Writing(inHand, at, rule).answer(reply, to);
+        if (result.sending().filter(out -> tellsMore(out, manner)).isPresent() && !isPickedFrom(rule, manner, to)) {
+            withhold(step, new Refusal(Reason.ANOTHER_ADDRESS, Optional.of(to.address())));
+            return;
+        }
         settle("reply", step, result.held().isEmpty() && at.isOverLate() ? result.held(Reason.OVER_LATE) : result);
         result.sending()
                 .filter(sending -> planned.containsKey("reply"))
                 .ifPresent(sending -> copies(step, manner.copies(), sending));
+    }
+
+    private static boolean tellsMore(Sending answer, Manner manner) {
+        return manner.quotes() || !answer.letter().documents().isEmpty();
+    }
+
+    /**
+     * Whether the rule would pick the message from the address that gets the answer, too: From can be forged, to have the
+     * documents sent elsewhere. A form's mail is answered at the address in its text by the rule's own choice.
+     */
+    private boolean isPickedFrom(Rule rule, Manner manner, MailAddress to) {
+        boolean written = message.in(Role.FROM).stream().allMatch(to::sameAs);
+        if (written || manner.to() instanceof AnswersTo.InText) {
+            return true;
+        }
+        String name = message.writer().map(MailAddress::name).orElse("");
+        InHand fromThere = new InHand(message.writtenBy(to.named(name)), at.setting(), inHand.budget());
+        return rule.picksOut().holds(fromThere) && !rule.leavesOut().holds(fromThere);
     }
 
     /** Only an answer with the original in it could carry out what the fence keeps in. */

@@ -33,12 +33,14 @@ final class Writing {
     /** Above this, in octets, documents go to nobody unknown (RFC 3834 §2: an answer must not be larger than needed). */
     static final long LARGE = 64 * 1024;
 
+    private final InHand inHand;
     private final ReadMessage message;
     private final Surroundings at;
     private final Rule rule;
 
-    Writing(ReadMessage message, Surroundings at, Rule rule) {
-        this.message = message;
+    Writing(InHand inHand, Surroundings at, Rule rule) {
+        this.inHand = inHand;
+        this.message = inHand.message();
         this.at = at;
         this.rule = rule;
     }
@@ -47,7 +49,7 @@ final class Writing {
      * What a step sends, and why a person has to look at it first; without words it can't be let go as it is.
      */
     record Result(Optional<Sending> sending, Optional<Refusal> held) {
-        private static Result written(Sending sending) {
+        static Result written(Sending sending) {
             return new Result(Optional.of(sending), Optional.empty());
         }
 
@@ -155,7 +157,6 @@ final class Writing {
 
     /** What the patterns of the rule take out of the message. */
     private Map<String, String> captured() {
-        InHand inHand = new InHand(message, at.setting());
         Map<String, String> captured = new LinkedHashMap<>();
         rule.picksOut().tests().forEach(test -> {
             if (test instanceof TextTest text && text.how() == How.PATTERN && !text.negated()) {

@@ -1,22 +1,25 @@
 package app.jubek.core.message;
 
-import java.util.regex.Pattern;
+import app.jubek.core.text.WhiteSpace;
+import com.google.re2j.Pattern;
+import java.util.List;
+import java.util.Locale;
 
 /** What the writer of a message added: its text without what is quoted and without the signature. */
 public final class AddedText {
-    /** RFC 3676 §4.3. */
-    private static final Pattern SIGNATURE = Pattern.compile("--\\s*");
+    private static final String ORIGINAL =
+            "-{2,}\\s*(?:original message|ursprüngliche nachricht|message d'origine|forwarded message)\\s*-{2,}";
 
     /** Lines above a quoted message (common practice). */
     private static final Pattern INTRODUCTION = Pattern.compile(
             "(?:on|am|le|el|den|il|op)\\b.{3,200}(?:wrote|schrieb|écrit|escribió|skrev|scritto|schreef)\\s*:?"
-                    + "|-{2,}\\s*(?:original message|ursprüngliche nachricht|message d'origine|forwarded message)\\s*-{2,}"
                     + "|.{1,120}\\bwrites\\s*:",
-            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+            Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern WHOLE_ORIGINAL = Pattern.compile(
-            "-{2,}\\s*(?:original message|ursprüngliche nachricht|message d'origine|forwarded message)\\s*-{2,}",
-            Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+    private static final Pattern ORIGINAL_FOLLOWS = Pattern.compile(ORIGINAL, Pattern.CASE_INSENSITIVE);
+
+    /** Endings of the verbs that introduce a quotation: most lines have none of them, which is quickly told. */
+    private static final List<String> VERBS = List.of("wrote", "rieb", "crit", "escribi", "krev", "reef", "writes");
 
     private static final int LONGEST_INTRODUCTION = 300;
 
@@ -34,7 +37,7 @@ public final class AddedText {
             int end = text.indexOf('\n', at);
             int next = end < 0 ? text.length() : end + 1;
             String line = text.substring(at, next);
-            over |= endsHere(line);
+            over = over || endsHere(line);
             if (over || isNotAdded(line.strip())) {
                 added.append(NEVER_MEANT).append(" ".repeat(line.length() - 1));
             } else {
@@ -45,16 +48,27 @@ public final class AddedText {
         return added.toString();
     }
 
+    /** Where a signature (RFC 3676 §4.3) or a whole original begins. */
     private static boolean endsHere(String line) {
-        String plain = line.strip();
-        return SIGNATURE.matcher(line).matches()
-                || WHOLE_ORIGINAL.matcher(plain).matches();
+        if (!line.startsWith("--")) {
+            return line.strip().startsWith("--") && isOriginal(line.strip());
+        }
+        boolean signature = line.substring(2).chars().allMatch(WhiteSpace::is);
+        return signature || isOriginal(line.strip());
+    }
+
+    private static boolean isOriginal(String plain) {
+        return plain.length() < LONGEST_INTRODUCTION
+                && ORIGINAL_FOLLOWS.matcher(plain).matches();
     }
 
     private static boolean isNotAdded(String plain) {
-        boolean quoted = plain.startsWith(">");
-        boolean introduces = plain.length() < LONGEST_INTRODUCTION
+        return plain.startsWith(">") || plain.length() < LONGEST_INTRODUCTION && introduces(plain);
+    }
+
+    private static boolean introduces(String plain) {
+        String lower = plain.toLowerCase(Locale.ROOT);
+        return VERBS.stream().anyMatch(lower::contains)
                 && INTRODUCTION.matcher(plain).matches();
-        return quoted || introduces;
     }
 }

@@ -1,6 +1,7 @@
 package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,6 +40,6 @@ record AddressList(List<MailAddress> addresses, Optional<String> note) {
         if (local.isEmpty() && domain.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new MailAddress(name.replaceAll("\\s+", " ").strip(), local, domain));
+        return Optional.of(new MailAddress(WhiteSpace.collapsed(name), local, domain));
     }
 }

@@ -1,12 +1,13 @@
 package app.jubek.core.message;
 
+import app.jubek.core.text.Pieces;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 
 /**
  * What a server that took a message in found out about where it comes from (RFC 8601 §2.2).
@@ -43,21 +44,31 @@ public record AuthenticationResults(String server, Set<String> passed) {
     }
 
     static Optional<AuthenticationResults> read(String value) {
-        String plain = Comments.removed(value.replaceAll("\"(?:[^\"\\\\]|\\\\.)*\"", "quoted"));
-        List<String> parts = Stream.of(plain.split(";")).map(String::strip).toList();
-        String server = parts.get(0).split("\\s+")[0].toLowerCase(Locale.ROOT);
+        List<String> parts = Pieces.between(Comments.andQuotesRemoved(value), ';');
+        String server =
+                WhiteSpace.words(parts.get(0)).stream().findFirst().orElse("").toLowerCase(Locale.ROOT);
         if (server.isEmpty() || server.contains("=")) {
             return Optional.empty();
         }
         Set<String> passed = new TreeSet<>();
-        parts.stream().skip(1).forEach(part -> {
-            String[] method = part.split("\\s", 2)[0].split("=", 2);
-            boolean spaced =
-                    method.length == 1 && part.matches("(?is)[a-z][a-z0-9-]*\\s*(?:/\\s*\\d+\\s*)?=\\s*pass\\b.*");
-            if (spaced || method.length == 2 && method[1].equalsIgnoreCase("pass")) {
-                passed.add(part.split("[\\s/=]", 2)[0].toLowerCase(Locale.ROOT));
-            }
-        });
+        parts.stream().skip(1).forEach(part -> method(part).ifPresent(passed::add));
         return Optional.of(new AuthenticationResults(server, passed));
+    }
+
+    /** The method of a result that passed, without its version: "dkim" of {@code dkim/1 = pass}. */
+    private static Optional<String> method(String result) {
+        String method = Pieces.before(Pieces.before(result, '='), '/').strip().toLowerCase(Locale.ROOT);
+        String outcome = result.substring(Math.min(result.indexOf('=') + 1, result.length()));
+        boolean named = !method.isEmpty() && method.chars().allMatch(AuthenticationResults::isOfName);
+        boolean passes = result.indexOf('=') >= 0
+                && WhiteSpace.words(outcome).stream()
+                        .findFirst()
+                        .filter("pass"::equalsIgnoreCase)
+                        .isPresent();
+        return Optional.of(method).filter(m -> named && passes);
+    }
+
+    private static boolean isOfName(int sign) {
+        return sign >= 'a' && sign <= 'z' || sign >= '0' && sign <= '9' || sign == '-';
     }
 }

@@ -5,11 +5,16 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** Octets to text whatever they claim to be: bad octets are replaced, an unknown charset is guessed and noted. */
 final class Charsets {
     private static final Charset WESTERN = Charset.forName("windows-1252");
+
+    private static final Map<String, Charset> BY_NAME = byName();
 
     private Charsets() {}
 
@@ -40,12 +45,18 @@ final class Charsets {
         }
     }
 
-    private static Optional<Charset> named(String name) {
-        try {
-            return Optional.of(Charset.forName(name.strip()));
-        } catch (IllegalArgumentException unknown) {
-            return Optional.empty();
+    static Optional<Charset> named(String name) {
+        return Optional.ofNullable(BY_NAME.get(name.strip().toLowerCase(Locale.ROOT)));
+    }
+
+    /** Asking for a charset by a name that none has takes long, and a message may name thousands. */
+    private static Map<String, Charset> byName() {
+        Map<String, Charset> all = new HashMap<>();
+        for (Charset charset : Charset.availableCharsets().values()) {
+            all.put(charset.name().toLowerCase(Locale.ROOT), charset);
+            charset.aliases().forEach(alias -> all.put(alias.toLowerCase(Locale.ROOT), charset));
         }
+        return Map.copyOf(all);
     }
 
     private static String shorten(String name) {

@@ -1,16 +1,41 @@
 package app.jubek.core.message;
 
-/** Comments of structured fields (RFC 5322 §3.2.2). */
+/** Comments and quoted strings of structured fields (RFC 5322 §3.2.2, §3.2.4). */
 final class Comments {
     private Comments() {}
 
+    /** Without comments, however deep they nest; one that does not close reaches to the end. */
     static String removed(String value) {
-        String plain = value;
-        String before;
-        do {
-            before = plain;
-            plain = plain.replaceAll("\\([^()]*\\)", " ");
-        } while (!plain.equals(before));
-        return plain;
+        return scanned(value, false);
+    }
+
+    /** Without comments, and without quoted strings, in which signs mean nothing. */
+    static String andQuotesRemoved(String value) {
+        return scanned(value, true);
+    }
+
+    private static String scanned(String value, boolean withoutQuotes) {
+        StringBuilder plain = new StringBuilder(value.length());
+        int depth = 0;
+        boolean quoted = false;
+        for (int at = 0; at < value.length(); at++) {
+            char sign = value.charAt(at);
+            boolean escapes = sign == '\\' && (quoted || depth > 0) && at + 1 < value.length();
+            boolean seen = depth == 0 && !(quoted && withoutQuotes);
+            if (escapes) {
+                plain.append(seen ? value.substring(at, at + 2) : "");
+                at++;
+            } else if (sign == '"' && depth == 0) {
+                quoted = !quoted;
+                plain.append(withoutQuotes ? quoted ? " " : "" : "\"");
+            } else if (sign == '(' && !quoted) {
+                plain.append(depth++ == 0 ? " " : "");
+            } else if (sign == ')' && depth > 0) {
+                depth--;
+            } else if (seen) {
+                plain.append(sign);
+            }
+        }
+        return plain.toString();
     }
 }

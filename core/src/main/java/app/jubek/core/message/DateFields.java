@@ -1,5 +1,6 @@
 package app.jubek.core.message;
 
+import app.jubek.core.text.WhiteSpace;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -13,13 +14,20 @@ final class DateFields {
     private static final Instant FIRST = Instant.parse("1970-01-01T00:00:00Z");
     private static final Instant LAST = Instant.parse("9999-12-31T00:00:00Z");
 
+    /** Without comments no date is longer. */
+    private static final int LONGEST = 100;
+
     private DateFields() {}
 
-    static Optional<Instant> parse(String written) {
+    static Optional<Instant> parse(String field) {
+        String written = WhiteSpace.collapsed(Comments.removed(field));
+        if (written.length() > LONGEST) {
+            return Optional.empty();
+        }
         try {
-            DateTimeField field =
+            DateTimeField parsed =
                     DateTimeFieldLenientImpl.PARSER.parse(new RawField("Date", written), DecodeMonitor.SILENT);
-            return Optional.ofNullable(field.getDate())
+            return Optional.ofNullable(parsed.getDate())
                     .map(java.util.Date::toInstant)
                     .filter(at -> at.isAfter(FIRST) && at.isBefore(LAST));
         } catch (RuntimeException unreadable) {

@@ -2,6 +2,7 @@ package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Limits;
+import app.jubek.core.text.WhiteSpace;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -10,13 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** The header of the message itself, field by field, and what follows from it. */
 final class HeaderCollector {
-    private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]{1,900}>");
-
     private final Limits limits;
     private final List<Field> fields = new ArrayList<>();
     private boolean belowReceived;
@@ -33,11 +30,15 @@ final class HeaderCollector {
             List<Attachment> attachments,
             Set<String> mediaTypes,
             long size,
+            boolean headerCut,
             List<String> notes) {}
 
     void add(org.apache.james.mime4j.stream.Field parsed) {
         String raw = RawFields.unfoldedBody(parsed);
-        Field field = new Field(parsed.getName(), raw, EncodedWords.decode(raw).strip());
+        Field field = new Field(
+                parsed.getName(),
+                raw,
+                EncodedWords.decode(raw, limits.encodedWords()).strip());
         fields.add(field);
         if (field.is("Received")) {
             belowReceived = true;
@@ -58,15 +59,16 @@ final class HeaderCollector {
                         value -> AddressList.read(value, 1).addresses().stream().findFirst()),
                 fields,
                 addresses,
-                first("Subject").map(s -> s.replaceAll("\\s+", " ").strip()).orElse(""),
+                first("Subject").map(WhiteSpace::collapsed).orElse(""),
                 body.texts(),
                 body.html(),
                 body.attachments(),
                 body.size(),
                 date(notes),
                 Origin.of(fields, path, body.mediaTypes(), addresses),
-                first("Message-ID").flatMap(HeaderCollector::firstId),
+                first("Message-ID").flatMap(MessageIds::first),
                 references(),
+                body.headerCut(),
                 notes);
     }
 
@@ -112,19 +114,11 @@ final class HeaderCollector {
         return date;
     }
 
-    private static Optional<String> firstId(String value) {
-        Matcher matcher = MESSAGE_ID.matcher(value);
-        return matcher.find() ? Optional.of(matcher.group()) : Optional.empty();
-    }
-
     private List<String> references() {
         Set<String> ids = new LinkedHashSet<>();
         for (Field field : fields) {
             if (field.is("References") || field.is("In-Reply-To")) {
-                Matcher matcher = MESSAGE_ID.matcher(field.value());
-                while (matcher.find() && ids.size() < limits.parts()) {
-                    ids.add(matcher.group());
-                }
+                ids.addAll(MessageIds.in(field.value(), limits.parts() - ids.size()));
             }
         }
         return List.copyOf(ids);

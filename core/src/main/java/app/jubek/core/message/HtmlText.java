@@ -1,38 +1,41 @@
 package app.jubek.core.message;
 
+import app.jubek.core.text.WhiteSpace;
+import java.util.Locale;
 import java.util.Set;
-import org.jsoup.Jsoup;
-import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
-import org.jsoup.select.NodeVisitor;
+import org.jsoup.select.NodeFilter;
 
 /** The text of an HTML body as a reader sees it: no style, script or hidden parts; blocks on lines of their own. */
 final class HtmlText {
-    private static final String UNSEEN =
-            "script, style, head, template, noscript, [hidden], [style~=(?i)display:\\s*none]";
+    private static final Set<String> UNSEEN = Set.of("script", "style", "head", "template", "noscript");
     private static final Set<String> LINES =
             Set.of("p", "div", "br", "tr", "li", "h1", "h2", "h3", "h4", "h5", "h6", "table", "ul", "ol", "blockquote");
 
     private HtmlText() {}
 
     static String of(String html) {
-        Document document = Jsoup.parse(html);
-        document.select(UNSEEN).remove();
         StringBuilder text = new StringBuilder();
-        document.body().traverse(new NodeVisitor() {
+        Markup.parsed(html).body().filter(new NodeFilter() {
             @Override
-            public void head(Node node, int depth) {
+            public FilterResult head(Node node, int depth) {
                 if (node instanceof TextNode words) {
                     append(text, words.text());
-                } else if (node instanceof Element element && element.nameIs("br")) {
-                    newLine(text);
+                } else if (node instanceof Element element) {
+                    if (isUnseen(element)) {
+                        return FilterResult.SKIP_ENTIRELY;
+                    }
+                    if (element.nameIs("br")) {
+                        newLine(text);
+                    }
                 }
+                return FilterResult.CONTINUE;
             }
 
             @Override
-            public void tail(Node node, int depth) {
+            public FilterResult tail(Node node, int depth) {
                 if (node instanceof Element element) {
                     if (LINES.contains(element.normalName())) {
                         newLine(text);
@@ -40,9 +43,15 @@ final class HtmlText {
                         append(text, " ");
                     }
                 }
+                return FilterResult.CONTINUE;
             }
         });
         return text.toString().strip();
+    }
+
+    private static boolean isUnseen(Element element) {
+        String style = String.join("", WhiteSpace.words(element.attr("style"))).toLowerCase(Locale.ROOT);
+        return UNSEEN.contains(element.normalName()) || element.hasAttr("hidden") || style.contains("display:none");
     }
 
     private static void append(StringBuilder text, String words) {

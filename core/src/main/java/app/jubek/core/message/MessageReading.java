@@ -1,12 +1,14 @@
 package app.jubek.core.message;
 
+import app.jubek.core.text.Budget;
 import app.jubek.core.text.Limits;
+import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import org.apache.james.mime4j.MimeException;
 import org.apache.james.mime4j.codec.DecodeMonitor;
-import org.apache.james.mime4j.message.DefaultBodyDescriptorBuilder;
 import org.apache.james.mime4j.parser.MimeStreamParser;
 import org.apache.james.mime4j.stream.MimeConfig;
 
@@ -15,6 +17,12 @@ import org.apache.james.mime4j.stream.MimeConfig;
  * could not be read is noted on the message.
  */
 public final class MessageReading {
+    private static final int BUFFER = 1 << 16;
+    private static final int OUTLINE = 1 << 14;
+
+    /** For line ends that the parser counts and we don't. */
+    private static final int SLACK = 1 << 10;
+
     private final Limits limits;
 
     public MessageReading(Limits limits) {
@@ -25,29 +33,63 @@ public final class MessageReading {
         return read(new ByteArrayInputStream(octets));
     }
 
-    /** Reads to the end of the stream, or to the first limit; the size is what the stream held. */
     public ReadMessage read(InputStream octets) {
-        CountingStream counted = new CountingStream(octets);
-        PartCollector parts = new PartCollector(limits);
-        MimeStreamParser parser = parser(parts);
-        parts.whenLimitReached(parser::stop);
+        return read(octets, Budget.UNLIMITED);
+    }
+
+    /**
+     * Reads to the end of the stream, or to the first limit; the size is what the stream held.
+     *
+     * @throws Budget.Spent when reading it costs too much
+     */
+    public ReadMessage read(InputStream octets, Budget budget) {
+        CountingStream counted = new CountingStream(new BufferedInputStream(octets, BUFFER), budget);
+        PartCollector parts = new PartCollector(limits, budget);
         try {
-            parser.parse(counted);
+            CutHeader.Result cut = CutHeader.of(counted, limits);
+            parts.headerWasCut(cut.cut());
+            MimeStreamParser parser = parser(parts);
+            parts.whenLimitReached(parser::stop);
+            parser.parse(cut.message());
+        } catch (Budget.Spent spent) {
+            throw spent;
         } catch (MimeException | IOException | RuntimeException broken) {
             parts.note("read only in part: " + cause(broken));
         }
         return parts.message(counted.drained());
     }
 
+    /** The header alone, and little of it: what can be told of a message that can't be read. */
+    public static ReadMessage outline(Octets octets) {
+        try (InputStream in = octets.open()) {
+            byte[] beginning = in.readNBytes(OUTLINE);
+            int body = Math.max(endOfHeader(beginning), 0);
+            return new MessageReading(Limits.standard())
+                    .read(new ByteArrayInputStream(beginning, 0, body == 0 ? beginning.length : body));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static int endOfHeader(byte[] octets) {
+        for (int at = 1; at < octets.length; at++) {
+            boolean empty = octets[at] == '\n'
+                    && (octets[at - 1] == '\n' || at > 1 && octets[at - 1] == '\r' && octets[at - 2] == '\n');
+            if (empty) {
+                return at + 1;
+            }
+        }
+        return -1;
+    }
+
     private MimeStreamParser parser(PartCollector parts) {
         MimeConfig config = new MimeConfig.Builder()
                 .setMaxLineLen(-1)
-                .setMaxHeaderLen(limits.headerOctets())
-                .setMaxHeaderCount(limits.fields())
+                .setMaxHeaderLen(limits.field() + SLACK)
+                .setMaxHeaderCount(limits.fields() + 1)
                 .setMaxContentLen(-1)
                 .build();
-        MimeStreamParser parser =
-                new MimeStreamParser(config, DecodeMonitor.SILENT, new DefaultBodyDescriptorBuilder());
+        MimeStreamParser parser = new MimeStreamParser(config, DecodeMonitor.SILENT, null);
         parser.setContentHandler(parts);
         parser.setContentDecoding(true);
         parser.setNoRecurse();
@@ -59,21 +101,27 @@ public final class MessageReading {
     }
 
     private static final class CountingStream extends java.io.FilterInputStream {
+        private final Budget budget;
         private long count;
 
-        CountingStream(InputStream in) {
+        CountingStream(InputStream in, Budget budget) {
             super(in);
+            this.budget = budget;
         }
 
         @Override
         public int read() throws IOException {
             int octet = super.read();
             count += octet < 0 ? 0 : 1;
+            if (count % BUFFER == 0) {
+                budget.ask();
+            }
             return octet;
         }
 
         @Override
         public int read(byte[] into, int from, int length) throws IOException {
+            budget.ask();
             int n = super.read(into, from, length);
             count += Math.max(n, 0);
             return n;

@@ -1,6 +1,7 @@
 package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Pieces;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -68,6 +69,6 @@ public final class Origin {
     }
 
     private static String token(String value) {
-        return Comments.removed(value).split(";", 2)[0].strip().toLowerCase(Locale.ROOT);
+        return Pieces.before(Comments.removed(value), ';').strip().toLowerCase(Locale.ROOT);
     }
 }

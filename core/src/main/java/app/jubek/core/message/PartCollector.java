@@ -1,5 +1,6 @@
 package app.jubek.core.message;
 
+import app.jubek.core.text.Budget;
 import app.jubek.core.text.Limits;
 import java.io.IOException;
 import java.io.InputStream;
@@ -11,7 +12,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.apache.james.mime4j.message.MaximalBodyDescriptor;
 import org.apache.james.mime4j.parser.AbstractContentHandler;
 import org.apache.james.mime4j.stream.BodyDescriptor;
 import org.apache.james.mime4j.stream.Field;
@@ -19,6 +19,7 @@ import org.apache.james.mime4j.stream.Field;
 /** Gathers texts and attachments while the parser walks through the parts; cuts at the limits. */
 final class PartCollector extends AbstractContentHandler {
     private final Limits limits;
+    private final Budget budget;
     private final HeaderCollector header;
     private final Set<String> notes = new LinkedHashSet<>();
     private final Deque<Multipart> open = new ArrayDeque<>();
@@ -28,9 +29,13 @@ final class PartCollector extends AbstractContentHandler {
     private Optional<String> html = Optional.empty();
     private Runnable stop = () -> {};
     private int parts;
+    private boolean headerCut;
+    private Optional<Parameters> disposition = Optional.empty();
+    private Optional<Parameters> type = Optional.empty();
 
-    PartCollector(Limits limits) {
+    PartCollector(Limits limits, Budget budget) {
         this.limits = limits;
+        this.budget = budget;
         this.header = new HeaderCollector(limits);
     }
 
@@ -42,19 +47,43 @@ final class PartCollector extends AbstractContentHandler {
         notes.add(what);
     }
 
+    /**
+     * @param what was not read; nothing when all was
+     */
+    void headerWasCut(List<String> what) {
+        headerCut = !what.isEmpty();
+        notes.addAll(what);
+    }
+
     ReadMessage message(long size) {
         while (!open.isEmpty()) {
             endMultipart();
         }
         return header.message(new HeaderCollector.Body(
-                top.texts(), html, List.copyOf(attachments), mediaTypes, size, new ArrayList<>(notes)));
+                top.texts(), html, List.copyOf(attachments), mediaTypes, size, headerCut, new ArrayList<>(notes)));
+    }
+
+    @Override
+    public void startHeader() {
+        disposition = Optional.empty();
+        type = Optional.empty();
     }
 
     @Override
     public void field(Field field) {
+        budget.ask();
         if (open.isEmpty() && parts == 0) {
             header.add(field);
         }
+        if (field.getName().equalsIgnoreCase("Content-Disposition")) {
+            disposition = disposition.or(() -> Optional.of(parameters(field)));
+        } else if (field.getName().equalsIgnoreCase("Content-Type")) {
+            type = type.or(() -> Optional.of(parameters(field)));
+        }
+    }
+
+    private Parameters parameters(Field field) {
+        return Parameters.of(RawFields.unfoldedBody(field), limits.parameters());
     }
 
     @Override
@@ -77,7 +106,7 @@ final class PartCollector extends AbstractContentHandler {
     public void body(BodyDescriptor descriptor, InputStream content) throws IOException {
         countPart();
         mediaTypes.add(descriptor.getMimeType());
-        String name = fileName(descriptor);
+        String name = fileName();
         boolean isText = descriptor.getMimeType().startsWith("text/") && name.isEmpty();
         if (isText && !descriptor.getMimeType().equals("text/calendar")) {
             text(descriptor, content);
@@ -104,6 +133,7 @@ final class PartCollector extends AbstractContentHandler {
     }
 
     private void countPart() {
+        budget.ask();
         parts++;
         if (parts > limits.parts()) {
             cut("more than " + limits.parts() + " parts: the rest were not read");
@@ -115,13 +145,12 @@ final class PartCollector extends AbstractContentHandler {
         stop.run();
     }
 
-    private static String fileName(BodyDescriptor descriptor) {
-        if (descriptor instanceof MaximalBodyDescriptor full) {
-            String name = full.getContentDispositionFilename();
-            name = name == null ? full.getContentTypeParameters().get("name") : name;
-            return name == null ? "" : EncodedWords.decode(name);
-        }
-        return "";
+    private String fileName() {
+        return disposition
+                .flatMap(parameters -> parameters.value("filename"))
+                .or(() -> type.flatMap(parameters -> parameters.value("name")))
+                .map(name -> EncodedWords.decode(name, limits.encodedWords()))
+                .orElse("");
     }
 
     /** Texts of one multipart; of an alternative only the plain form is kept, or where there is none the HTML's. */

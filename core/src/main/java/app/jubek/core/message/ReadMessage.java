@@ -4,10 +4,12 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Limits;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A message as it was read, once.
@@ -23,6 +25,7 @@ import java.util.Set;
  * @param date the Date field, where it can be one
  * @param messageId with its angle brackets
  * @param references Message-IDs of References and In-Reply-To, with angle brackets
+ * @param headerCut whether a part of the header was not read because it is too long: what was in there nobody knows
  * @param notes what could not be read and why, in plain words
  */
 public record ReadMessage(
@@ -39,6 +42,7 @@ public record ReadMessage(
         Set<SentBy> sentBy,
         Optional<String> messageId,
         List<String> references,
+        boolean headerCut,
         List<String> notes) {
     public ReadMessage {
         fields = List.copyOf(fields);
@@ -50,14 +54,50 @@ public record ReadMessage(
         notes = List.copyOf(notes);
     }
 
+    /** The same with one more note. */
+    public ReadMessage withNote(String note) {
+        return with(
+                fields,
+                addresses,
+                Stream.concat(notes.stream(), Stream.of(note)).toList());
+    }
+
+    /** The same as if this one person had written it. */
+    public ReadMessage writtenBy(MailAddress writer) {
+        Map<Role, List<MailAddress>> changed = new EnumMap<>(Role.class);
+        changed.putAll(addresses);
+        changed.put(Role.FROM, List.of(writer));
+        Field from = new Field("From", writer.inFull(), writer.inFull());
+        Stream<Field> others = fields.stream().filter(field -> !field.is("From"));
+        return with(Stream.concat(Stream.of(from), others).toList(), changed, notes);
+    }
+
+    private ReadMessage with(List<Field> header, Map<Role, List<MailAddress>> people, List<String> told) {
+        return new ReadMessage(
+                returnPath,
+                deliveredTo,
+                header,
+                people,
+                subject,
+                texts,
+                html,
+                attachments,
+                size,
+                date,
+                sentBy,
+                messageId,
+                references,
+                headerCut,
+                told);
+    }
+
     public List<MailAddress> in(Role role) {
         return addresses.getOrDefault(role, List.of());
     }
 
     /** To and Cc together. */
     public List<MailAddress> recipients() {
-        return java.util.stream.Stream.concat(in(Role.TO).stream(), in(Role.CC).stream())
-                .toList();
+        return Stream.concat(in(Role.TO).stream(), in(Role.CC).stream()).toList();
     }
 
     /** When it came in, as far as the message itself tells: by its topmost Received field, else by its Date. */

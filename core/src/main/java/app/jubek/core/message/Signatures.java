@@ -1,9 +1,9 @@
 package app.jubek.core.message;
 
-import java.util.Arrays;
+import app.jubek.core.text.Pieces;
+import app.jubek.core.text.WhiteSpace;
 import java.util.Locale;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** What signatures of a message cover (RFC 6376). */
 public final class Signatures {
@@ -16,14 +16,10 @@ public final class Signatures {
      */
     public static boolean forbid(ReadMessage message, Set<String> added) {
         return message.values("DKIM-Signature").stream()
-                .flatMap(value -> Arrays.stream(value.split(";")))
-                .map(String::strip)
-                .filter(tag -> tag.matches("(?s)h\\s*=.*"))
-                .flatMap(
-                        tag -> Arrays.stream(tag.substring(tag.indexOf('=') + 1).split(":")))
-                .map(name -> name.replaceAll("\\s", "").toLowerCase(Locale.ROOT))
-                .collect(Collectors.toSet())
-                .stream()
+                .flatMap(value -> Pieces.between(value, ';').stream())
+                .filter(tag -> Pieces.before(tag, '=').strip().equals("h") && tag.indexOf('=') >= 0)
+                .flatMap(tag -> Pieces.between(tag.substring(tag.indexOf('=') + 1), ':').stream())
+                .map(name -> String.join("", WhiteSpace.words(name)).toLowerCase(Locale.ROOT))
                 .anyMatch(added::contains);
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.core.outgoing;
 
+import com.google.re2j.Pattern;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -13,6 +14,8 @@ import org.apache.james.mime4j.stream.RecursionMode;
 
 /** The attachments of a message as they stand in it: their own headers and their own encoded octets. */
 final class AttachedParts {
+    private static final Pattern NAMED = Pattern.compile("(?i)name\\*?(\\d\\*?)?\\s*=");
+
     private AttachedParts() {}
 
     static List<byte[]> of(byte[] message) {
@@ -53,7 +56,9 @@ final class AttachedParts {
             header.writeBytes(tokens.getField().getRaw().toByteArray());
             header.writeBytes(new byte[] {'\r', '\n'});
         }
-        return name.startsWith("content-") && body != null && body.matches("(?is).*name\\*?(\\d\\*?)?\\s*=.*");
+        return name.startsWith("content-")
+                && body != null
+                && NAMED.matcher(body).find();
     }
 
     private static boolean isAttachment(MimeTokenStream tokens, boolean named) {

@@ -1,5 +1,6 @@
 package app.jubek.core.outgoing;
 
+import com.google.re2j.Pattern;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
@@ -10,6 +11,8 @@ record MimePart(byte[] octets) {
     private static final String LINE = "\r\n";
     private static final int LINE_LENGTH = 76;
     private static final int LONGEST_LINE = 990;
+    private static final Pattern PLAIN_NAME = Pattern.compile("[A-Za-z0-9 ._+()-]+");
+    private static final String SAFE = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789._-";
     private static final Base64.Encoder BASE64 =
             Base64.getMimeEncoder(LINE_LENGTH, LINE.getBytes(StandardCharsets.US_ASCII));
 
@@ -25,7 +28,8 @@ record MimePart(byte[] octets) {
 
     /** UTF-8 in base64, unless it is ASCII in short lines. */
     private static MimePart text(String type, String text) {
-        String lines = text.replaceAll("\\r\\n?|\\n", LINE);
+        String lines =
+                String.join(LINE, text.lines().toList()) + (text.endsWith("\n") || text.endsWith("\r") ? LINE : "");
         String body = lines.endsWith(LINE) ? lines : lines + LINE;
         boolean ascii = body.chars().allMatch(c -> c < 0x7F && (c >= ' ' || c == '\r' || c == '\n' || c == '\t'));
         if (ascii && body.lines().allMatch(line -> line.length() <= LONGEST_LINE)) {
@@ -85,13 +89,13 @@ record MimePart(byte[] octets) {
     /** RFC 2231 §4 for what is not plain ASCII. */
     private static String fileName(String name) {
         String clean = HeaderBlock.clean(name);
-        boolean plain = clean.matches("[A-Za-z0-9 ._+()-]+");
+        boolean plain = PLAIN_NAME.matches(clean);
         if (plain) {
             return " filename=\"" + clean + "\"";
         }
         StringBuilder encoded = new StringBuilder();
         for (byte octet : clean.getBytes(StandardCharsets.UTF_8)) {
-            boolean safe = octet > 0 && Character.toString(octet).matches("[A-Za-z0-9._-]");
+            boolean safe = octet > 0 && SAFE.indexOf(octet) >= 0;
             encoded.append(safe ? Character.toString(octet) : String.format("%%%02X", octet & 0xFF));
         }
         return " filename*=utf-8''" + encoded;

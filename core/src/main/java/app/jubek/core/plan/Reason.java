@@ -30,6 +30,9 @@ public enum Reason {
     DOCUMENTS_TO_A_STRANGER("its large documents would go to somebody unknown", "RFC 3834 §2"),
     NOBODY_TO_ANSWER("the address its answer is to go to is not to be found in it", ""),
     IDENTITY_NOT_OURS("the address it is to be written as is not the mailbox’s own", ""),
+    HEADER_CUT("a part of its header is too long to be read, so nobody knows what it says", ""),
+    ADDRESS_UNUSABLE("no mail can be sent to the address its answer would go to", "RFC 5321 §4.1.2"),
+    ANOTHER_ADDRESS("the rule goes by sender, and its answer would go to an address it does not pick", ""),
     GROUP_EMPTY("there is nobody in the group it is to go to", ""),
     OVERTAKEN("an earlier rule answers it", "one answer to a message"),
     FENCE("the mailbox's fence keeps it in", ""),
@@ -47,7 +50,7 @@ public enum Reason {
     RESTORED("it came in before the database was restored, so it may have left already", "");
 
     private static final Set<Reason> A_PERSON_MAY_OVERRULE =
-            EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER);
+            EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
 
     private final String words;
     private final String source;

@@ -4,12 +4,12 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**

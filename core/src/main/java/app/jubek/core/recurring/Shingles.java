@@ -3,13 +3,13 @@ package app.jubek.core.recurring;
 import app.jubek.core.message.AddedText;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.text.Folding;
+import app.jubek.core.text.Pieces;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Pairs of neighbouring words at the beginning of a text, for telling texts of one mould. */
 final class Shingles {
@@ -18,7 +18,6 @@ final class Shingles {
     private static final double MOST_OF = 0.5;
     private static final int ALIKE = 3;
     private static final double SHARED = 0.5;
-    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}']+");
 
     private Shingles() {}
 
@@ -31,16 +30,27 @@ final class Shingles {
     private static void collect(String text, Set<Integer> into) {
         String added = AddedText.of(text.substring(0, Math.min(text.length(), 4 * CHARS)))
                 .strip();
-        Matcher word = WORD.matcher(Folding.fold(added.substring(0, Math.min(added.length(), CHARS))));
+        List<String> words =
+                Pieces.runs(Folding.fold(added.substring(0, Math.min(added.length(), CHARS))), Shingles::isOfWord);
         String before = "";
-        for (int i = 0; i < WORDS && word.find(); i++) {
-            String now = word.group();
+        for (String now : words.subList(0, Math.min(words.size(), WORDS))) {
             String slotted = now.chars().anyMatch(Character::isDigit) ? "#" : now;
             if (!before.isEmpty()) {
                 into.add((before + " " + slotted).hashCode());
             }
             before = slotted;
         }
+    }
+
+    private static boolean isOfWord(int character) {
+        return Character.isLetter(character) || isNumber(character) || character == '\'';
+    }
+
+    private static boolean isNumber(int character) {
+        int type = Character.getType(character);
+        return type == Character.DECIMAL_DIGIT_NUMBER
+                || type == Character.LETTER_NUMBER
+                || type == Character.OTHER_NUMBER;
     }
 
     /** The pairs that a good part of some messages share. */

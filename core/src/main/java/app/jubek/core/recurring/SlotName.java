@@ -1,13 +1,12 @@
 package app.jubek.core.recurring;
 
+import com.google.re2j.Pattern;
 import java.util.List;
-import java.util.regex.Pattern;
 
 /** What varies at a place, in a word. */
 final class SlotName {
     private static final Pattern TIME = Pattern.compile("\\W*\\d{1,2}[:.]\\d{2}\\W*");
     private static final Pattern NUMBER = Pattern.compile("\\W*\\p{Nd}+\\W*");
-    private static final Pattern REFERENCE = Pattern.compile(".*\\p{Nd}.*");
 
     private SlotName() {}
 
@@ -24,16 +23,16 @@ final class SlotName {
         if (example.equalsIgnoreCase("may")) {
             return "day"; // the month, as it is looked at only where it varies
         }
-        if (TIME.matcher(example).matches()) {
+        if (TIME.matches(example)) {
             return "time";
         }
-        if (NUMBER.matcher(example).matches()) {
+        if (NUMBER.matches(example)) {
             return "number";
         }
         if (example.contains("@")) {
             return "address";
         }
-        if (REFERENCE.matcher(example).matches()) {
+        if (example.codePoints().anyMatch(Character::isDigit)) {
             return "reference";
         }
         return Template.of(example).keys().get(0).equals(Template.SLOT) ? "day" : "words";

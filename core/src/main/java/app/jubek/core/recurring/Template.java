@@ -1,19 +1,17 @@
 package app.jubek.core.recurring;
 
 import app.jubek.core.text.Folding;
+import app.jubek.core.text.Pieces;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /** A subject taken apart into words, with what varies by nature already a slot. */
 final class Template {
     static final String SLOT = "\u0000";
 
-    private static final Pattern WHITE = Pattern.compile("\\s+");
-    private static final Pattern NUMBER = Pattern.compile(".*\\p{Nd}.*");
-    private static final Pattern EDGES = Pattern.compile("^[\\p{P}\\p{S}]+|[\\p{P}\\p{S}]+$");
     /** Names of days and months in the languages of the usual mail (common practice), folded, as they begin. */
     private static final Set<String> CALENDAR = Set.of(
             "monday",
@@ -96,14 +94,38 @@ final class Template {
     static Template of(String subject) {
         List<String> words = new ArrayList<>();
         List<String> keys = new ArrayList<>();
-        for (String word : WHITE.split(subject.strip())) {
-            String bare = EDGES.matcher(word).replaceAll("");
+        for (String word : words(subject)) {
+            String bare = Pieces.withoutEnd(Pieces.withoutBeginning(word, Template::isSign), Template::isSign);
             String key = Folding.fold(bare.isEmpty() ? word : bare);
-            boolean varies = NUMBER.matcher(word).matches() || CALENDAR.contains(key) || word.contains("@");
+            boolean varies =
+                    word.codePoints().anyMatch(Character::isDigit) || CALENDAR.contains(key) || word.contains("@");
             words.add(word);
             keys.add(varies ? SLOT : key.toLowerCase(Locale.ROOT));
         }
         return new Template(words, keys);
+    }
+
+    private static List<String> words(String subject) {
+        List<String> words = WhiteSpace.words(subject);
+        return words.isEmpty() ? List.of("") : words;
+    }
+
+    /** Punctuation and symbols. */
+    private static boolean isSign(int character) {
+        return switch (Character.getType(character)) {
+            case Character.CONNECTOR_PUNCTUATION,
+                    Character.DASH_PUNCTUATION,
+                    Character.START_PUNCTUATION,
+                    Character.END_PUNCTUATION,
+                    Character.INITIAL_QUOTE_PUNCTUATION,
+                    Character.FINAL_QUOTE_PUNCTUATION,
+                    Character.OTHER_PUNCTUATION,
+                    Character.MATH_SYMBOL,
+                    Character.CURRENCY_SYMBOL,
+                    Character.MODIFIER_SYMBOL,
+                    Character.OTHER_SYMBOL -> true;
+            default -> false;
+        };
     }
 
     /** Words as written. */

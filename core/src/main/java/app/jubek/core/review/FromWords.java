@@ -21,8 +21,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Phrases that mean something else where they stand: inside longer words, or after a word that denies them. */
@@ -32,7 +31,11 @@ final class FromWords {
     private static final int SEVERAL = 3;
 
     /** Words that deny the one after them, in the languages of the usual mail (common practice). */
-    private static final String DENYING = "(?:not|no|never|without|nicht|kein|keine|keinen|ohne|pas|sans|inte|ej|utan)";
+    private static final Set<String> DENYING = Set.of(
+            "not", "no", "never", "without", "nicht", "kein", "keine", "keinen", "ohne", "pas", "sans", "inte", "ej",
+            "utan");
+
+    private static final int LONGEST_DENYING = 7;
 
     private final RuleBook book;
     private final Corpus.View past;
@@ -79,7 +82,7 @@ final class FromWords {
     }
 
     private void insideLongerWords(Rule rule, TextTest test, Value value, String phrase) {
-        Pattern alone = Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(phrase) + "(?![\\p{L}\\p{N}])");
+        Value whole = Value.of(How.WORDS, value.comparison(), value.written());
         int hits = 0;
         int inside = 0;
         Optional<Integer> example = Optional.empty();
@@ -89,14 +92,12 @@ final class FromWords {
                     .filter(text -> text.contains(phrase))
                     .toList();
             hits += having.isEmpty() ? 0 : 1;
-            if (!having.isEmpty()
-                    && having.stream().noneMatch(text -> alone.matcher(text).find())) {
+            if (!having.isEmpty() && having.stream().noneMatch(whole::in)) {
                 inside++;
                 example = Optional.of(at);
             }
         }
         if (inside >= SEVERAL && inside >= INSIDE * hits) {
-            Value whole = Value.of(How.WORDS, value.comparison(), value.written());
             found.add(new Finding(
                     Sort.PART_OF_LONGER_WORDS,
                     rule.id(),
@@ -130,13 +131,11 @@ final class FromWords {
     }
 
     private void denied(Rule rule, TextTest test, String phrase) {
-        Pattern denied = Pattern.compile("(?<![\\p{L}\\p{N}])" + DENYING + " " + Pattern.quote(phrase));
         List<String> said = new ArrayList<>();
         Optional<Integer> example = Optional.empty();
         BitSet taken = FromEvidence.meets(rule, past);
         for (int at = taken.nextSetBit(0); at >= 0; at = taken.nextSetBit(at + 1)) {
-            Optional<String> here =
-                    denied(test, phrase, denied, past.message(at).seen());
+            Optional<String> here = denied(test, phrase, past.message(at).seen());
             if (here.isPresent()) {
                 said.add(here.get());
                 example = Optional.of(at);
@@ -157,13 +156,24 @@ final class FromWords {
         }
     }
 
-    private Optional<String> denied(TextTest test, String phrase, Pattern denied, InHand message) {
+    private Optional<String> denied(TextTest test, String phrase, InHand message) {
         return texts(test, message)
-                .filter(text -> text.contains(phrase))
-                .map(denied::matcher)
-                .filter(Matcher::find)
-                .map(Matcher::group)
+                .flatMap(text -> denied(text, " " + phrase).stream())
                 .findFirst();
+    }
+
+    /** The first place where a word that denies stands right before a phrase. */
+    private static Optional<String> denied(String text, String phrase) {
+        for (int at = text.indexOf(phrase); at >= 0; at = text.indexOf(phrase, at + 1)) {
+            int from = at;
+            while (from > 0 && at - from <= LONGEST_DENYING && Character.isLetterOrDigit(text.charAt(from - 1))) {
+                from--;
+            }
+            if (DENYING.contains(text.substring(from, at))) {
+                return Optional.of(text.substring(from, at + phrase.length()));
+            }
+        }
+        return Optional.empty();
     }
 
     private static Criterion withException(Criterion leavesOut, Criterion exception) {

@@ -3,6 +3,9 @@ package app.jubek.core.safety;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.Field;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.text.Pieces;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -12,8 +15,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 
@@ -72,7 +73,7 @@ public final class HopMark {
         }
         byte[] expected = sign("mark " + matcher.group(1)).getBytes(StandardCharsets.US_ASCII);
         boolean ours = MessageDigest.isEqual(expected, matcher.group(2).getBytes(StandardCharsets.US_ASCII));
-        return ours ? Optional.of(List.of(matcher.group(1).split(","))) : Optional.empty();
+        return ours ? Optional.of(Pieces.between(matcher.group(1), ',')) : Optional.empty();
     }
 
     private String id(MailAddress mailbox) {

@@ -76,10 +76,13 @@ public final class ReplyGuard {
 
     /** Who would get the answer, where that is not the writer: there has to be one, and no machine and not ourselves. */
     private static Optional<Refusal> recipient(ReadMessage message, Circumstances at) {
+        Optional<MailAddress> to = at.to().in(message);
+        if (to.filter(address -> !address.canBeSentTo()).isPresent()) {
+            return Optional.of(Refusal.of(Reason.ADDRESS_UNUSABLE, to.get().address()));
+        }
         if (at.to() == AnswersTo.Header.RETURN_PATH) {
             return Optional.empty();
         }
-        Optional<MailAddress> to = at.to().in(message);
         if (to.isEmpty()) {
             return Optional.of(Refusal.of(Reason.NOBODY_TO_ANSWER, at.to().inWords()));
         }

@@ -1,5 +1,7 @@
 package app.jubek.core.schedule;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -9,8 +11,6 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**

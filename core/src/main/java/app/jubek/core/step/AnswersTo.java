@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.text.Captures;
+import app.jubek.core.text.Pieces;
 import java.util.List;
 import java.util.Optional;
 
@@ -88,7 +89,8 @@ public sealed interface AnswersTo {
             Captures captures = Captures.of(pattern);
             List<MailAddress> found = message.texts().stream()
                     .flatMap(text -> captures.all(text).stream())
-                    .flatMap(text -> MailAddress.found(text.replaceAll("[.>]+$", "")).stream())
+                    .flatMap(text ->
+                            MailAddress.found(Pieces.withoutEnd(text, sign -> sign == '.' || sign == '>')).stream())
                     .toList();
             boolean same = found.stream().allMatch(found.isEmpty() ? f -> true : found.get(0)::sameAs);
             return found.stream().findFirst().filter(only -> same);

@@ -1,8 +1,8 @@
 package app.jubek.core.step;
 
+import com.google.re2j.Pattern;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** IMAP system flags that a rule may set (RFC 9051 §2.3.2); other marks are keywords, our tags. */
 public enum Flag {
@@ -43,7 +43,7 @@ public enum Flag {
         if (system.isPresent()) {
             return system.get().imap;
         }
-        if (!KEYWORD.matcher(mark).matches()) {
+        if (!KEYWORD.matches(mark)) {
             throw new IllegalArgumentException(
                     isSystem(mark)
                             ? "there is no flag \"" + mark + "\" that a rule may set"

@@ -1,6 +1,7 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
+import com.google.re2j.Pattern;
 import java.util.Optional;
 
 /**
@@ -11,6 +12,9 @@ import java.util.Optional;
  * @param mailbox another own mailbox, by its address; this one when empty
  */
 public record Into(String folder, Optional<Each> each, Optional<MailAddress> mailbox) {
+    /** Signs that part folders or stand for several of them, and controls. */
+    private static final Pattern UNFIT = Pattern.compile("[/\\\\%*\\p{Cc}]");
+
     private static final String INBOX = "INBOX";
 
     /** What gets a folder of its own. */
@@ -51,7 +55,7 @@ public record Into(String folder, Optional<Each> each, Optional<MailAddress> mai
 
     /** A folder below it, named for a value. */
     public Into below(String value) {
-        String part = value.replaceAll("[/\\\\%*\\p{Cc}]", "_").strip();
+        String part = UNFIT.matcher(value).replaceAll("_").strip();
         return new Into(folder + "/" + part, Optional.empty(), mailbox);
     }
 

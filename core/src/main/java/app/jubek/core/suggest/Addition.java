@@ -12,6 +12,7 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.text.Value;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -56,7 +57,7 @@ public record Addition(Rule changed, String value, Criterion to) {
 
     /** Two or three words say most. */
     private static int saying(String phrase) {
-        int words = phrase.split(" ").length;
+        int words = WhiteSpace.words(phrase).size();
         return 100 * Math.min(words, 2) - 10 * Math.max(0, words - 3) + Math.min(phrase.length(), 40) / 4;
     }
 

@@ -1,6 +1,7 @@
 package app.jubek.core.suggest;
 
 import app.jubek.core.criteria.Test;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -58,7 +59,7 @@ record Clause(Where where, List<String> values, BitSet hits, int lone) {
 
     /** Two or three words say more than one, and a fourth says little. */
     private static int words(Candidate candidate) {
-        return Math.min(3, candidate.value().split(" ").length);
+        return Math.min(3, WhiteSpace.words(candidate.value()).size());
     }
 
     private static Clause withoutCovered(Clause clause) {

@@ -1,14 +1,14 @@
 package app.jubek.core.suggest;
 
 import app.jubek.core.text.Folding;
-import java.util.Arrays;
+import app.jubek.core.text.WhiteSpace;
 import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Words that begin or end no phrase of their own: articles, prepositions, greetings and the like (common practice). */
 final class CommonWords {
     static final Set<String> ALL =
-            Arrays.stream("""
+            WhiteSpace.words("""
             a an the and or but of to in on at for from by with about as is are was were be been am do does did
             have has had will would can could may might shall should must not no yes this that these those it
             its i you he she we they me my your our their his her us them who what when where which how why if
@@ -22,7 +22,7 @@ final class CommonWords {
             par avec est sont était pas je tu il elle nous vous ils elles mon ma mes notre votre qui que quoi
             quand où comment merci bonjour cordialement ett och eller men av till i på om är var inte jag han
             hon vi ni min din vår hej tack vänliga hälsningar
-            """.split("\\s+")).map(Folding::fold).collect(Collectors.toUnmodifiableSet());
+            """).stream().map(Folding::fold).collect(Collectors.toUnmodifiableSet());
 
     private CommonWords() {}
 }

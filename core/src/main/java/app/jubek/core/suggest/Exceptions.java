@@ -3,6 +3,7 @@ package app.jubek.core.suggest;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.text.WhiteSpace;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -43,7 +44,7 @@ public final class Exceptions {
     /** Words of the subject before others; two or three words; a few messages rather than this one alone. */
     private static double worth(Candidate candidate, int spares) {
         int words = candidate.where() == Where.SUBJECT || candidate.where() == Where.TEXT
-                ? Math.min(3, candidate.value().split(" ").length)
+                ? Math.min(3, WhiteSpace.words(candidate.value()).size())
                 : 2;
         return Math.log(1 + spares) * (1 + 0.35 * words) / candidate.where().effort();
     }

@@ -3,6 +3,8 @@ package app.jubek.core.suggest;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.text.Folding;
+import app.jubek.core.text.Pieces;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -10,7 +12,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * Phrases of one to four words as a person would copy them out: cut at word borders, without numbers, and beginning and
@@ -18,10 +19,7 @@ import java.util.regex.Pattern;
  */
 final class Phrases {
     private static final int WORDS = 4;
-    private static final Pattern WHITE = Pattern.compile("\\s+");
-    private static final Pattern BEFORE = Pattern.compile("^[^\\p{L}\\p{N}\\[]+");
-    private static final Pattern AFTER = Pattern.compile("[^\\p{L}\\p{N}\\]]+$");
-    private static final Pattern VARIES = Pattern.compile(".*[\\p{Nd}@/\\\\<>=].*");
+    private static final String VARYING = "@/\\<>=";
 
     private final Set<String> silent = new HashSet<>(CommonWords.ALL);
 
@@ -34,22 +32,22 @@ final class Phrases {
     }
 
     private static List<String> words(String text) {
-        return List.of(Folding.fold(text).split("[^\\p{L}\\p{N}]+"));
+        return Pieces.runs(Folding.fold(text), Character::isLetterOrDigit);
     }
 
     /** A word as written and as compared, and whether signs stand around it, so that no phrase runs across them. */
     private record Word(String written, String folded, boolean open, boolean closed) {
         boolean varies() {
-            return VARIES.matcher(written).matches();
+            return written.codePoints().anyMatch(c -> Character.isDigit(c) || VARYING.indexOf(c) >= 0);
         }
     }
 
     /** Phrases of a text as compared, each as first written. */
     Map<String, String> in(String text) {
         List<Word> words = new ArrayList<>();
-        for (String piece : WHITE.split(text)) {
-            String noFront = BEFORE.matcher(piece).replaceFirst("");
-            String bare = AFTER.matcher(noFront).replaceFirst("");
+        for (String piece : WhiteSpace.words(text)) {
+            String noFront = Pieces.withoutBeginning(piece, c -> !Character.isLetterOrDigit(c) && c != '[');
+            String bare = Pieces.withoutEnd(noFront, c -> !Character.isLetterOrDigit(c) && c != ']');
             words.add(new Word(
                     bare, Folding.fold(bare), noFront.length() < piece.length(), bare.length() < noFront.length()));
         }

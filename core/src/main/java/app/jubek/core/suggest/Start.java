@@ -5,6 +5,7 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.text.Folding;
+import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -93,7 +94,7 @@ public record Start(List<True> kept, List<True> also) {
     private static double worth(Candidate phrase, Optional<Candidate> who) {
         int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.reach());
         double own = (double) together / phrase.reach();
-        int words = phrase.value().split(" ").length;
+        int words = WhiteSpace.words(phrase.value()).size();
         return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
     }
 

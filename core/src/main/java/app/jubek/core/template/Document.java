@@ -1,9 +1,10 @@
 package app.jubek.core.template;
 
 import app.jubek.core.text.Unsafe;
+import com.google.re2j.Pattern;
 import java.time.LocalDate;
 import java.util.Optional;
-import java.util.regex.Pattern;
+import java.util.Set;
 
 /**
  * A file kept once and attached by templates; what is known of it without its octets.
@@ -19,6 +20,7 @@ public record Document(
     public static final long MOST = 10L * 1024 * 1024;
 
     private static final Pattern MEDIA_TYPE = Pattern.compile("[a-z0-9][a-z0-9!#$&^_.+-]*/[a-z0-9][a-z0-9!#$&^_.+-]*");
+    private static final Set<String> PICTURES = Set.of("image/png", "image/jpeg", "image/gif");
     private static final int LONGEST_NAME = 200;
 
     /**
@@ -30,7 +32,7 @@ public record Document(
             throw new IllegalArgumentException(
                     "a document needs a file name of at most " + LONGEST_NAME + " ordinary characters");
         }
-        if (fileName.matches(".*[/\\\\].*")) {
+        if (fileName.indexOf('/') >= 0 || fileName.indexOf('\\') >= 0) {
             throw new IllegalArgumentException("a file name has no folders in it: " + fileName);
         }
         if (size <= 0) {
@@ -40,11 +42,11 @@ public record Document(
             throw new IllegalArgumentException("the document " + fileName + " has " + inWords(size) + ", and "
                     + inWords(MOST) + " go along with an answer in all");
         }
-        mediaType = MEDIA_TYPE.matcher(mediaType).matches() ? mediaType : "application/octet-stream";
+        mediaType = MEDIA_TYPE.matches(mediaType) ? mediaType : "application/octet-stream";
     }
 
     public boolean isPicture() {
-        return mediaType.matches("image/(?:png|jpeg|gif)");
+        return PICTURES.contains(mediaType);
     }
 
     /** A number of octets as people say it. */

@@ -1,5 +1,6 @@
 package app.jubek.core.template;
 
+import com.google.re2j.Pattern;
 import com.samskivert.mustache.Mustache;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -8,6 +9,8 @@ import java.util.stream.Collectors;
 
 /** Collects the fields of texts; refuses what is none. */
 final class FieldNames {
+    private static final Pattern CAPTURED = Pattern.compile("captured\\.[A-Za-z][A-Za-z0-9_]*");
+
     private final Set<Field> fields = new LinkedHashSet<>();
     private final Set<String> captured = new LinkedHashSet<>();
 
@@ -40,7 +43,7 @@ final class FieldNames {
 
         @Override
         public void visitVariable(String name) {
-            if (name.matches("captured\\.[A-Za-z][A-Za-z0-9_]*")) {
+            if (CAPTURED.matches(name)) {
                 captured.add(name.substring(Template.CAPTURED.length()));
                 return;
             }

@@ -1,13 +1,14 @@
 package app.jubek.core.template;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.text.Pieces;
+import app.jubek.core.text.WhiteSpace;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * A person's first and last name, as far as a displayed name tells them for certain (common practice). Machines, desks,
@@ -17,8 +18,8 @@ record PersonName(String first, String last) {
     private static final Pattern BRACKETS = Pattern.compile("\\([^)]*\\)|\\[[^\\]]*]");
     private static final Pattern AFTERWARDS = Pattern.compile("\\s+(?i:via|c/o|on behalf of|im auftrag von)\\s.*$");
     private static final Pattern BESIDE = Pattern.compile("\\s+[-–—|/·@]\\s+.*$");
-    private static final Pattern WORD = Pattern.compile("\\p{IsLatin}[\\p{IsLatin}\\p{M}'’-]*\\p{IsLatin}");
-    private static final Pattern INITIAL = Pattern.compile("(\\p{IsLatin}\\.?-?){1,3}");
+    private static final Pattern WORD = Pattern.compile("\\p{Latin}[\\p{Latin}\\p{M}'’-]*\\p{Latin}");
+    private static final Pattern INITIAL = Pattern.compile("(\\p{Latin}\\.?-?){1,3}");
     private static final Pattern ORGANISATION =
             Pattern.compile(".*(?:schule|gymnasium|museum|verein|skolan?|garten|verlag|amt|haus|werke?)");
     private static final Set<String> DESKS = Set.of(
@@ -37,7 +38,11 @@ record PersonName(String first, String last) {
             "no-reply",
             "admin",
             "support");
+    private static final Pattern QUOTES = Pattern.compile("[\"“”„]|^['‘]|['’]$");
     private static final int MOST_WORDS = 4;
+
+    /** No name of a person is longer (common practice). */
+    private static final int LONGEST = 200;
 
     private static final Set<String> TITLES = Set.of(
             "dr", "prof", "mr", "mrs", "ms", "miss", "mx", "herr", "frau", "mme", "mlle", "m", "fru", "fröken", "sir",
@@ -156,39 +161,43 @@ record PersonName(String first, String last) {
 
     /** Empty where it can't be told for certain. */
     static Optional<PersonName> of(MailAddress writer) {
-        String shown = BESIDE.matcher(AFTERWARDS
+        if (writer.name().length() > LONGEST) {
+            return Optional.empty();
+        }
+        String withoutMore = BESIDE.matcher(AFTERWARDS
                         .matcher(BRACKETS.matcher(writer.name()).replaceAll(" "))
                         .replaceAll(""))
-                .replaceAll("")
-                .replaceAll("[\"“”„]|^['‘]|['’]$", " ")
-                .strip();
+                .replaceAll("");
+        String shown = QUOTES.matcher(withoutMore).replaceAll(" ").strip();
         if (shown.indexOf('@') >= 0 || isOrganisation(shown, writer)) {
             return Optional.empty();
         }
-        String[] aroundComma = shown.split("\\s*,\\s*");
-        if (aroundComma.length == 2 && !SUFFIXES.contains(key(aroundComma[1]))) {
-            return inOrder(words(aroundComma[1]), words(aroundComma[0]));
+        List<String> aroundComma = Pieces.between(Pieces.withoutEnd(shown, c -> c == ',' || c == ' '), ',');
+        if (aroundComma.size() == 2 && !SUFFIXES.contains(key(aroundComma.get(1).strip()))) {
+            return inOrder(words(aroundComma.get(1)), words(aroundComma.get(0)));
         }
-        return aroundComma.length <= 2 ? named(words(aroundComma[0])) : Optional.empty();
+        return aroundComma.size() <= 2 ? named(words(aroundComma.get(0))) : Optional.empty();
     }
 
     private static boolean isOrganisation(String shown, MailAddress writer) {
         String domain = writer.domain();
         int top = domain.lastIndexOf('.');
         String owner = domain.substring(domain.lastIndexOf('.', Math.max(top - 1, 0)) + 1, Math.max(top, 0));
-        String joined = shown.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+        String joined = Pieces.replaced(shown.toLowerCase(Locale.ROOT), c -> !Character.isLetterOrDigit(c), "");
         boolean isDomain = !joined.isEmpty() && joined.equals(owner.replace("-", ""));
         return isDomain
                 || DESKS.contains(writer.local())
-                || Arrays.stream(shown.split("[\\s,.]+"))
+                || Pieces.runs(shown, c -> !WhiteSpace.is(c) && c != ',' && c != '.').stream()
                         .map(PersonName::key)
-                        .anyMatch(word -> NO_PERSON.contains(word)
-                                || ORGANISATION.matcher(word).matches());
+                        .anyMatch(word -> NO_PERSON.contains(word) || ORGANISATION.matches(word));
     }
 
     /** Without titles before and suffixes behind. */
     private static List<String> words(String text) {
-        List<String> words = new ArrayList<>(List.of(text.strip().split("\\s+")));
+        List<String> words = new ArrayList<>(WhiteSpace.words(text));
+        if (words.isEmpty()) {
+            return List.of("");
+        }
         while (words.size() > 1 && TITLES.contains(key(words.get(0)))) {
             words.remove(0);
         }
@@ -199,7 +208,8 @@ record PersonName(String first, String last) {
     }
 
     private static String key(String word) {
-        return word.toLowerCase(Locale.ROOT).replaceAll("[.,;:]+$", "").replace(".", "");
+        return Pieces.withoutEnd(word.toLowerCase(Locale.ROOT), c -> ".,;:".indexOf(c) >= 0)
+                .replace(".", "");
     }
 
     /** "Mara Lindqvist", "mara van der lindqvist", "LINDQVIST Mara"; not "M. Lindqvist", "Mara", "Mara and Tom L.". */
@@ -225,10 +235,10 @@ record PersonName(String first, String last) {
     private static Optional<PersonName> inOrder(List<String> given, List<String> family) {
         boolean tooMany = given.size() > MOST_WORDS - 1 || family.size() > MOST_WORDS;
         boolean isParticle = PARTICLES.contains(key(given.get(0)));
-        boolean sound = WORD.matcher(given.get(0)).matches()
+        boolean sound = WORD.matches(given.get(0))
                 && given.stream().skip(1).allMatch(PersonName::isPartOfName)
                 && family.stream().allMatch(PersonName::isPartOfName)
-                && WORD.matcher(family.get(family.size() - 1)).matches();
+                && WORD.matches(family.get(family.size() - 1));
         return tooMany || isParticle || !sound
                 ? Optional.empty()
                 : Optional.of(new PersonName(
@@ -239,14 +249,11 @@ record PersonName(String first, String last) {
     }
 
     private static boolean isPartOfName(String word) {
-        return !TOGETHER.contains(key(word))
-                && (WORD.matcher(word).matches() || INITIAL.matcher(word).matches());
+        return !TOGETHER.contains(key(word)) && (WORD.matches(word) || INITIAL.matches(word));
     }
 
     private static boolean isLoud(String word) {
-        return word.length() > 1
-                && word.equals(word.toUpperCase(Locale.ROOT))
-                && WORD.matcher(word).matches();
+        return word.length() > 1 && word.equals(word.toUpperCase(Locale.ROOT)) && WORD.matches(word);
     }
 
     private static String casedFamily(String word) {

@@ -1,9 +1,12 @@
 package app.jubek.core.template;
 
-import org.jsoup.Jsoup;
+import app.jubek.core.message.Markup;
+import java.util.ArrayList;
+import java.util.List;
 import org.jsoup.nodes.Document.OutputSettings;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Entities;
+import org.jsoup.safety.Cleaner;
 import org.jsoup.safety.Safelist;
 
 /** Rich text as people write it: a few elements of HTML, and nothing that could act or load. */
@@ -38,7 +41,7 @@ public final class RichText {
 
     /** Without everything that is not allowed; the same again when cleaned twice. */
     public static String cleaned(String html) {
-        return Jsoup.clean(html, "", ALLOWED, settings()).strip();
+        return clean(html, ALLOWED).strip();
     }
 
     /** Markup that somebody else wrote, as it may be handed on: nothing acts; pictures in the message stay. */
@@ -48,30 +51,42 @@ public final class RichText {
                 .addAttributes(":all", "style", "align", "dir", "lang", "bgcolor", "color", "width", "height")
                 .addProtocols("img", "src", "cid", "data")
                 .addProtocols("a", "href", "tel");
-        return Jsoup.clean(html, "", allowed, settings());
+        return clean(html, allowed);
+    }
+
+    private static String clean(String html, Safelist allowed) {
+        org.jsoup.nodes.Document clean = new Cleaner(allowed).clean(Markup.parsed(html));
+        clean.outputSettings(settings());
+        return clean.body().html();
     }
 
     /** Whether there is anything to read in it. */
     static boolean isBlank(String html) {
-        return Jsoup.parseBodyFragment(html).body().text().isBlank();
+        return Markup.parsed(html).body().text().isBlank();
     }
 
     /** Paragraphs of plain text as rich text. */
     public static String of(String text) {
         Element body = new Element("div");
-        for (String paragraph : text.strip().split("\\R[ \\t]*\\R")) {
-            lines(body.appendElement("p"), paragraph);
+        List<String> paragraph = new ArrayList<>();
+        for (String line : text.strip().lines().toList()) {
+            if (!line.isBlank()) {
+                paragraph.add(line);
+            } else if (!paragraph.isEmpty()) {
+                lines(body.appendElement("p"), paragraph);
+                paragraph.clear();
+            }
         }
+        lines(body.appendElement("p"), paragraph);
         return written(body);
     }
 
-    private static void lines(Element into, String text) {
-        String[] lines = text.split("\\R", -1);
-        for (int i = 0; i < lines.length; i++) {
+    private static void lines(Element into, List<String> lines) {
+        for (int i = 0; i < lines.size(); i++) {
             if (i > 0) {
                 into.appendElement("br");
             }
-            into.appendText(lines[i]);
+            into.appendText(lines.get(i));
         }
     }
 

@@ -1,5 +1,6 @@
 package app.jubek.core.template;
 
+import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
 import com.samskivert.mustache.MustacheException;
 import java.time.LocalDate;
@@ -9,7 +10,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -36,12 +36,9 @@ public record Template(
     public static final String CAPTURED = "captured.";
 
     private static final int LONGEST = 100_000;
-    /** What Mustache would leave unescaped. */
-    private static final Pattern RAW = Pattern.compile("\\{\\{\\s*[{&]");
-
-    private static final Pattern DELIMITERS = Pattern.compile("\\{\\{\\s*=");
-    static final Mustache.Compiler PLAIN = Mustache.compiler().escapeHTML(false).defaultValue("");
-    static final Mustache.Compiler RICH = Mustache.compiler().escapeHTML(true).defaultValue("");
+    /** Escapes nothing: values that go into rich text are escaped before, so that no sort of field lets one through. */
+    static final Mustache.Compiler COMPILER =
+            Mustache.compiler().escapeHTML(false).defaultValue("");
 
     /**
      * @throws IllegalArgumentException where it has no name or text, or braces that name no field; it says which
@@ -59,17 +56,30 @@ public record Template(
         if (!subject.equals(subject.lines().findFirst().orElse(""))) {
             throw new IllegalArgumentException("a subject is one line");
         }
-        if (RAW.matcher(rich).find()) {
+        rich = RichText.cleaned(rich);
+        if (hasBraceAnd(rich, "{&")) {
             throw new IllegalArgumentException("in rich text a field stands between two braces, as {{subject}}");
         }
-        if (Stream.of(subject, text, rich, signature.text())
-                .anyMatch(words -> DELIMITERS.matcher(words).find())) {
+        if (Stream.of(subject, text, rich, signature.text()).anyMatch(words -> hasBraceAnd(words, "="))) {
             throw new IllegalArgumentException("fields stand between braces, and {{= sets no other signs for them");
         }
-        rich = RichText.cleaned(rich);
         documents = documents.stream().distinct().toList();
         fallbacks = Map.copyOf(fallbacks);
         names(subject, text, rich, signature);
+    }
+
+    /** Whether one of some signs follows two braces: what Mustache would leave unescaped, or take for other braces. */
+    private static boolean hasBraceAnd(String words, String signs) {
+        for (int at = words.indexOf("{{"); at >= 0; at = words.indexOf("{{", at + 1)) {
+            int sign = at + 2;
+            while (sign < words.length() && Character.isWhitespace(words.charAt(sign))) {
+                sign++;
+            }
+            if (sign < words.length() && signs.indexOf(words.charAt(sign)) >= 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Plain text alone. */
@@ -104,10 +114,10 @@ public record Template(
         FieldNames names = names(subject, text, rich, signature);
         names.fields().forEach(field -> put(values, field.key(), from.value(field, language)));
         names.captured().forEach(key -> put(values, CAPTURED + key, from.captured(key)));
-        String signed = PLAIN.compile(signature.text()).execute(values);
+        String signed = COMPILER.compile(signature.text()).execute(values);
         return new Letter(
-                PLAIN.compile(subject).execute(values).strip(),
-                PLAIN.compile(text).execute(values) + (signed.isBlank() ? "" : "\n\n-- \n" + signed),
+                COMPILER.compile(subject).execute(values).strip(),
+                COMPILER.compile(text).execute(values) + (signed.isBlank() ? "" : "\n\n-- \n" + signed),
                 html(values, signed),
                 signature.picture().flatMap(prepared::document),
                 documents.stream().flatMap(d -> prepared.document(d).stream()).toList());
@@ -119,10 +129,18 @@ public record Template(
             return "";
         }
         String body = RichText.isBlank(rich)
-                ? RichText.of(PLAIN.compile(text).execute(values))
-                : RICH.compile(rich).execute(values);
+                ? RichText.of(COMPILER.compile(text).execute(values))
+                : COMPILER.compile(rich).execute(escaped(values));
         String picture = signature.picture().isEmpty() ? "" : "<p><img src=\"" + Letter.PICTURE + "\" alt=\"\"></p>";
         return body + (signed.isBlank() ? "" : RichText.of(signed)) + picture;
+    }
+
+    static Map<String, Object> escaped(Map<?, ?> values) {
+        Map<String, Object> escaped = new HashMap<>();
+        values.forEach((key, value) -> escaped.put(
+                String.valueOf(key),
+                value instanceof Map<?, ?> group ? escaped(group) : Escapers.HTML.escape(String.valueOf(value))));
+        return escaped;
     }
 
     /** Mustache looks up {@code a.b} as {@code b} of {@code a}. */
@@ -168,7 +186,7 @@ public record Template(
 
     private static void visit(FieldNames names, String where, String text) {
         try {
-            PLAIN.compile(text).visit(names.in(where));
+            COMPILER.compile(text).visit(names.in(where));
         } catch (MustacheException broken) {
             throw new IllegalArgumentException(
                     "the braces in the " + where + " don't close: " + broken.getMessage(), broken);

@@ -1,13 +1,16 @@
 package app.jubek.core.template;
 
+import app.jubek.core.message.Markup;
 import app.jubek.core.template.TemplateFault.Sort;
+import app.jubek.core.text.Pieces;
 import app.jubek.core.text.Words;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,11 +18,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jsoup.Jsoup;
 
 /** Looks a template over for what goes wrong a hundred times once it goes out (common practice). */
 final class TemplateChecks {
@@ -29,7 +29,7 @@ final class TemplateChecks {
     private static final Pattern WHOLE_LINK =
             Pattern.compile("(?:https?://)?[\\p{L}\\d-]+(?:\\.[\\p{L}\\d-]+)+(?::\\d+)?(?:[/?#].*)?");
     private static final Pattern SAMPLES = Pattern.compile(
-            "(?i)lorem ipsum|\\bxxx+\\b|\\btodo\\b|\\btbd\\b|\\[(?:name|date|datum|nom|your[^\\]]*)]|<<[^>]*>>|\\?\\?\\?");
+            "(?i)lorem ipsum|\\bxxx+\\b|\\btodo\\b|\\btbd\\b|\\[(?:name|date|datum|nom|your[^\\]]*)\\]|<<[^>]*>>|\\?\\?\\?");
     private static final int MOST_NAMED = 4;
     private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}-]{3,}\\p{L}");
 
@@ -75,7 +75,7 @@ final class TemplateChecks {
     }
 
     private String richText() {
-        return Jsoup.parseBodyFragment(template.rich()).body().text();
+        return Markup.parsed(template.rich()).body().text();
     }
 
     private void withoutFallback(String key, String when) {
@@ -92,7 +92,7 @@ final class TemplateChecks {
         Set<String> plain = wordsOf(template.text());
         Set<String> rich = wordsOf(richText());
         Set<String> links = wordsOf(String.join(
-                " ", Jsoup.parseBodyFragment(template.rich()).select("a[href]").eachAttr("href")));
+                " ", Markup.parsed(template.rich()).select("a[href]").eachAttr("href")));
         String only = Stream.concat(
                         plain.stream().filter(word -> !rich.contains(word) && !links.contains(word)),
                         rich.stream().filter(word -> !plain.contains(word)))
@@ -105,8 +105,9 @@ final class TemplateChecks {
     }
 
     private static Set<String> wordsOf(String text) {
-        return Arrays.stream(text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}{}.]+"))
-                .map(word -> word.replaceAll("^\\.+|\\.+$", ""))
+        return Pieces.runs(text.toLowerCase(Locale.ROOT), c -> Character.isLetterOrDigit(c) || "{}.".indexOf(c) >= 0)
+                .stream()
+                .map(word -> Pieces.withoutEnd(Pieces.withoutBeginning(word, c -> c == '.'), c -> c == '.'))
                 .filter(word -> !word.isEmpty())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
@@ -135,7 +136,12 @@ final class TemplateChecks {
     }
 
     private Stream<String> found(Pattern pattern) {
-        return pattern.matcher(all).results().map(MatchResult::group).distinct();
+        Set<String> found = new LinkedHashSet<>();
+        Matcher matcher = pattern.matcher(all);
+        while (matcher.find()) {
+            found.add(matcher.group());
+        }
+        return found.stream();
     }
 
     private void note(Sort sort, String words) {
@@ -172,15 +178,25 @@ final class TemplateChecks {
     }
 
     private static boolean isWhole(String link) {
-        return WHOLE_LINK.matcher(link.replaceAll("[.,;:!?)]+$", "")).matches();
+        return WHOLE_LINK.matches(Pieces.withoutEnd(link, c -> ".,;:!?)".indexOf(c) >= 0));
+    }
+
+    private static String withoutDoubles(String word) {
+        StringBuilder single = new StringBuilder();
+        for (int at = 0; at < word.length(); at++) {
+            boolean doubled = at + 1 < word.length() && word.charAt(at) == word.charAt(at + 1);
+            single.append(word.charAt(at));
+            at += doubled && Character.isLetter(word.charAt(at)) ? 1 : 0;
+        }
+        return single.toString();
     }
 
     /** A longer word with and without a hyphen or a doubled letter: one of the two is a slip. */
     private void speltTwoWays() {
         Map<String, String> seen = new HashMap<>();
-        WORD.matcher(all).results().map(MatchResult::group).forEach(word -> {
+        found(WORD).forEach(word -> {
             String lower = word.toLowerCase(Locale.ROOT);
-            String key = lower.replace("-", "").replaceAll("(\\p{L})\\1", "$1");
+            String key = withoutDoubles(lower.replace("-", ""));
             String before = seen.putIfAbsent(key, lower);
             if (before != null && !before.equals(lower)) {
                 note(Sort.SPELT_TWO_WAYS, "It says both " + Words.quoted(before) + " and " + Words.quoted(lower) + ".");

@@ -7,8 +7,8 @@ import java.util.TreeMap;
 
 /** What the groups of a pattern take out of a text. Letter case does not matter. */
 public final class Captures {
-    private static final java.util.regex.Pattern NAMED =
-            java.util.regex.Pattern.compile("\\(\\?P?<([A-Za-z][A-Za-z0-9_]*)>");
+    private static final com.google.re2j.Pattern NAMED =
+            com.google.re2j.Pattern.compile("\\(\\?P?<([A-Za-z][A-Za-z0-9_]*)>");
 
     private final Pattern pattern;
     private final List<String> names;
@@ -24,7 +24,10 @@ public final class Captures {
      */
     public static Captures of(String pattern) {
         List<String> names = new ArrayList<>();
-        NAMED.matcher(pattern).results().forEach(found -> names.add(found.group(1)));
+        com.google.re2j.Matcher named = NAMED.matcher(pattern);
+        while (named.find()) {
+            names.add(named.group(1));
+        }
         return new Captures(Pattern.of(pattern, Comparison.FOLDED), List.copyOf(names));
     }
 

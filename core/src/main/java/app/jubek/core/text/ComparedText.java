@@ -13,6 +13,7 @@ import java.util.Arrays;
 public final class ComparedText {
     private static final Normalizer2 NFD = Normalizer2.getNFDInstance();
     private static final int PLAIN = -1;
+    private static final int ASK_AFTER = 1 << 12;
 
     private static final char[] ASCII = Arrays.copyOf(FoldTable.units(), 0x80);
 
@@ -27,8 +28,22 @@ public final class ComparedText {
     /** The run that was asked for last: mostly the next one asked for is the same or a little further on. */
     private int near;
 
+    private Budget budget = Budget.UNLIMITED;
+    private int together;
+
+    /** What is loaded and looked through from now on is paid for from here. */
+    public ComparedText spending(Budget from) {
+        budget = from;
+        return this;
+    }
+
+    Budget budget() {
+        return budget;
+    }
+
     /** Loads another text instead of the one before. */
     public ComparedText load(String text, Comparison comparison) {
+        budget.ask();
         length = 0;
         runs = 0;
         near = 0;
@@ -175,6 +190,9 @@ public final class ComparedText {
     }
 
     private int foldTogether(String text, int at, boolean withoutAccents) {
+        if (++together % ASK_AFTER == 0) {
+            budget.ask();
+        }
         int end = FoldTable.togetherUntil(text, at);
         String folded = FoldTable.together(text, at, end);
         if (withoutAccents) {

@@ -17,6 +17,13 @@ public enum Comparison {
 
     /** The text as it is compared. */
     public String apply(String text) {
-        return this == EXACT ? text : new ComparedText().load(text, this).toString();
+        return apply(text, Budget.UNLIMITED);
+    }
+
+    /** The same, paid for from a budget. */
+    public String apply(String text, Budget budget) {
+        return this == EXACT
+                ? text
+                : new ComparedText().spending(budget).load(text, this).toString();
     }
 }

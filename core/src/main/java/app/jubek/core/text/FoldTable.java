@@ -10,6 +10,12 @@ final class FoldTable {
     /** The unit must be folded together with its neighbours. */
     static final char TOGETHER = 0;
 
+    /**
+     * Marks on one character that are put in order together: putting more in order would take a time that grows with the
+     * square of their number (Stream-Safe Text Format, Unicode Standard Annex #15 §13).
+     */
+    private static final int MOST_MARKS = 30;
+
     private static final Normalizer2 NFKC_CASEFOLD = Normalizer2.getNFKCCasefoldInstance();
     private static final char[] FOLDED = table();
 
@@ -52,7 +58,7 @@ final class FoldTable {
     /** The end of the characters that must be folded together, beginning at {@code at}. */
     static int togetherUntil(String source, int at) {
         int next = at + Character.charCount(source.codePointAt(at));
-        while (next < source.length()) {
+        for (int marks = 0; next < source.length() && marks < MOST_MARKS; marks++) {
             int following = source.codePointAt(next);
             if (following < 0x300 || NFKC_CASEFOLD.hasBoundaryBefore(following)) {
                 break;

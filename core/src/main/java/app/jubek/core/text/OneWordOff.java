@@ -1,6 +1,6 @@
 package app.jubek.core.text;
 
-import java.util.Arrays;
+import java.util.List;
 
 /** A phrase that stands in a text but for one of its words. Both are as they are compared. */
 final class OneWordOff {
@@ -9,11 +9,12 @@ final class OneWordOff {
     private OneWordOff() {}
 
     static boolean is(String phrase, String text) {
-        String[] words = phrase.split(" ");
-        for (int i = 0; i < words.length && words.length > 1; i++) {
-            String before = String.join(" ", Arrays.copyOfRange(words, 0, i));
-            String after = String.join(" ", Arrays.copyOfRange(words, i + 1, words.length));
-            String begins = words.length == 2 ? words[i].substring(0, Math.min(ALIKE, words[i].length())) : "";
+        List<String> words = Pieces.between(phrase, ' ');
+        for (int i = 0; i < words.size() && words.size() > 1; i++) {
+            String before = String.join(" ", words.subList(0, i));
+            String after = String.join(" ", words.subList(i + 1, words.size()));
+            String word = words.get(i);
+            String begins = words.size() == 2 ? word.substring(0, Math.min(ALIKE, word.length())) : "";
             if (before.isEmpty()
                     ? standsAfterAnother(text, after, begins)
                     : standsBeforeAnother(text, before, begins, after)) {
@@ -25,8 +26,8 @@ final class OneWordOff {
 
     private static boolean standsAfterAnother(String text, String after, String begins) {
         for (int at = text.indexOf(after); at >= 0; at = text.indexOf(after, at + 1)) {
-            int from = at > 1 ? text.lastIndexOf(' ', at - 2) + 1 : at;
-            if (at > 1 && text.charAt(at - 1) == ' ' && text.startsWith(begins, from)) {
+            boolean wordEnds = at > 1 && text.charAt(at - 1) == ' ';
+            if (wordEnds && text.startsWith(begins, text.lastIndexOf(' ', at - 2) + 1)) {
                 return true;
             }
         }

@@ -5,17 +5,11 @@ import com.google.re2j.PatternSyntaxException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /** A pattern in RE2 syntax: its time grows with the text only, whatever is written in it. */
 final class Pattern {
-    /** A class, an escape, a number of times, or one unit. */
-    private static final java.util.regex.Pattern TOKEN = java.util.regex.Pattern.compile(
-            "(?s)\\[\\^?\\]?(?:\\[:\\^?\\w+:\\]|\\\\.|[^\\]\\\\])*\\]|\\\\(?:[pP]\\{[^}]*\\}|.)"
-                    + "|(?<times>[?*+]\\??|\\{\\d+(?:,\\d*)?\\}\\??)|.");
-
-    private static final java.util.regex.Pattern HARD_TO_TELL =
-            java.util.regex.Pattern.compile("\\||\\(\\?|\\\\[xQ0-9]");
-    private static final java.util.regex.Pattern ALONE = java.util.regex.Pattern.compile("[A-Za-z0-9]");
+    private static final int READINGS = 16;
 
     private final com.google.re2j.Pattern compiled;
     private final String needed;
@@ -38,7 +32,8 @@ final class Pattern {
                         + " instructions, and " + most + " are allowed: make it simpler");
             }
             // Without folding, letter case is RE2's own matter, which knows letters beyond ASCII that are "k" or "s".
-            return new Pattern(compiled, comparison == Comparison.ASCII_CASE ? "" : comparison.apply(needed(written)));
+            return new Pattern(
+                    compiled, comparison == Comparison.ASCII_CASE ? "" : comparison.apply(PatternLiteral.in(written)));
         } catch (PatternSyntaxException notOne) {
             throw new IllegalArgumentException("\"" + written + "\" is no pattern: " + notOne.getDescription()
                     + " at \"" + notOne.getPattern() + "\"");
@@ -57,56 +52,74 @@ final class Pattern {
     /** Where it is found, at most so many times. */
     List<int[]> places(CharSequence text, int most) {
         List<int[]> places = new ArrayList<>();
-        Matcher matcher = compiled.matcher(text);
-        while (places.size() < most && matcher.find()) {
+        each(text, matcher -> {
             if (matcher.end() > matcher.start()) {
                 places.add(new int[] {matcher.start(), matcher.end()});
             }
-        }
+            return places.size() < most;
+        });
         return places;
     }
 
-    /** At each place its first group; all that is found there where it has none, or where that took nothing. */
+    /**
+     * At each place its first group; all that is found there where it has none, or where that took nothing. Nothing where
+     * looking for every place would take too long.
+     */
     List<String> firstGroups(CharSequence text) {
         List<String> found = new ArrayList<>();
-        Matcher matcher = compiled.matcher(text);
-        while (matcher.find()) {
+        boolean all = each(text, matcher -> {
             String group = matcher.groupCount() > 0 ? matcher.group(1) : null;
-            found.add(group == null ? matcher.group() : group);
+            return found.add(group == null ? matcher.group() : group);
+        });
+        return all ? found : List.of();
+    }
+
+    /**
+     * Goes from place to place while it is wanted. Looking for the next one may mean reading to the end, so after many
+     * readings of the whole text it is enough.
+     *
+     * @return false when it was ended so
+     */
+    private boolean each(CharSequence text, Predicate<Matcher> goOn) {
+        Readings readings = new Readings(READINGS * Math.max(1L, text.length()));
+        Matcher matcher = compiled.matcher(readings.over(text));
+        try {
+            boolean more = true;
+            while (more && matcher.find()) {
+                more = goOn.test(matcher);
+            }
+        } catch (Budget.Spent spent) {
+            if (!readings.isSpent()) {
+                throw spent;
+            }
+            return false;
         }
-        return found;
+        return true;
+    }
+
+    /** A budget of characters read. */
+    private static final class Readings implements Budget {
+        private long left;
+
+        Readings(long characters) {
+            left = characters / MeteredText.READS;
+        }
+
+        @Override
+        public void ask() {
+            if (left-- <= 0) {
+                throw new Spent("the pattern was looked for long enough");
+            }
+        }
+
+        boolean isSpent() {
+            return left < 0;
+        }
     }
 
     /** What a named group took at the first place. */
     Optional<String> group(String name, CharSequence text) {
         Matcher matcher = compiled.matcher(text);
         return matcher.find() ? Optional.ofNullable(matcher.group(name)) : Optional.empty();
-    }
-
-    /** The longest run of ASCII letters and digits that can't be left out; empty when that is not easily told. */
-    private static String needed(String written) {
-        if (HARD_TO_TELL.matcher(written).find()) {
-            return "";
-        }
-        String longest = "";
-        StringBuilder run = new StringBuilder();
-        int depth = 0;
-        java.util.regex.Matcher token = TOKEN.matcher(written);
-        while (token.find()) {
-            String unit = token.group();
-            boolean literal =
-                    depth == 0 && unit.length() == 1 && ALONE.matcher(unit).matches();
-            if (literal) {
-                run.append(unit);
-                continue;
-            }
-            if (token.group("times") != null && unit.charAt(0) != '+' && run.length() > 0) {
-                run.setLength(run.length() - 1);
-            }
-            longest = run.length() > longest.length() ? run.toString() : longest;
-            run.setLength(0);
-            depth += unit.equals("(") ? 1 : unit.equals(")") ? -1 : 0;
-        }
-        return run.length() > longest.length() ? run.toString() : longest;
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 /** Words looked for in one way. Two values that are looked for alike and compare alike are equal. */
 public final class Value {
     private static final int MOST_PLACES = 1_000;
+    private static final int SHOWN = 60;
 
     private final How how;
     private final Comparison comparison;
@@ -31,6 +32,11 @@ public final class Value {
      * @throws IllegalArgumentException when nothing is left of it after folding, or it is no pattern
      */
     public static Value of(How how, Comparison comparison, String written) {
+        int most = Limits.standard().valueChars();
+        if (written.length() > most) {
+            throw new IllegalArgumentException("the phrase \"" + written.substring(0, SHOWN) + "…\" has "
+                    + written.length() + " characters, and " + most + " are allowed: make it shorter");
+        }
         Value value = new Value(how, comparison, written);
         if (comparison.isFolding() && value.compared.isBlank()) {
             throw new IllegalArgumentException(
@@ -77,9 +83,18 @@ public final class Value {
         };
     }
 
+    private CharSequence seen(ComparedText text) {
+        return text.budget().over(seen(text.toString()));
+    }
+
     /** The same, of a text in a buffer. */
     public boolean in(ComparedText text) {
-        return how == How.WILDCARD ? wildcard.orElseThrow().matches(text.units(), text.length()) : in(text.toString());
+        text.budget().ask();
+        return switch (how) {
+            case WILDCARD -> wildcard.orElseThrow().matches(text.units(), text.length());
+            case PATTERN -> pattern.orElseThrow().isIn(seen(text));
+            default -> in(text.toString());
+        };
     }
 
     private int wordAt(char[] units, int length, String text) {
@@ -127,7 +142,7 @@ public final class Value {
             return List.of(text.span(0, text.length()));
         }
         List<Span> spans = new ArrayList<>();
-        pattern.get().places(seen(text.toString()), MOST_PLACES).forEach(p -> spans.add(text.span(p[0], p[1])));
+        pattern.get().places(seen(text), MOST_PLACES).forEach(p -> spans.add(text.span(p[0], p[1])));
         return spans;
     }
 

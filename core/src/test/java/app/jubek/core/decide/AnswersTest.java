@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressTest;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Nothing;
@@ -138,6 +139,10 @@ class AnswersTest {
     }
 
     private static Decision withDocument(long size, AddressBook people, String... fields) {
+        return withDocument(size, people, new Everything(), Mails.from("anna@school.example", "s", "t", fields));
+    }
+
+    private static Decision withDocument(long size, AddressBook people, Criterion picksOut, String mail) {
         DocumentId id = new DocumentId("plan");
         Document plan = new Document(id, "plan.pdf", "application/pdf", size, LocalDate.EPOCH, Optional.empty());
         Template template = new Template(
@@ -153,10 +158,28 @@ class AnswersTest {
                 Map.of());
         Prepared prepared = new Prepared(Map.of(template.id(), template), Map.of(id, plan));
         return decide(
-                new Everything(),
+                picksOut,
                 new Step.Reply(template.id(), Manner.usual(Often.aDay(3))),
-                Mails.from("anna@school.example", "s", "t", fields),
+                mail,
                 Mails.surroundings(prepared, people));
+    }
+
+    /** Anybody can write anybody's address into From; the answer goes to the return path. */
+    @ParameterizedTest
+    @CsvSource({
+        "anna@school.example, anna@school.example, anna@school.example",
+        "anna@school.example, bounces@school.example, bounces@school.example",
+        "anna@school.example, thief@elsewhere.example, ANOTHER_ADDRESS",
+        "anna@sub.school.example, thief@school.example.elsewhere.example, ANOTHER_ADDRESS"
+    })
+    void aForgedSenderFetchesNoDocuments(String from, String path, String expected) {
+        Criterion school = new AddressTest(
+                AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of("school.example"), false);
+        String mail = Mails.from(from, "Plan please", "t").replace("Return-Path: <" + from, "Return-Path: <" + path);
+        assertThat(outcome(withDocument(100, AddressBook.empty(), school, mail)))
+                .isEqualTo(expected);
+        assertThat(outcome(withDocument(100, AddressBook.empty(), new Everything(), mail)))
+                .isEqualTo(path);
     }
 
     /** RFC 3834 §2; RFC 8601 §2.2, App. B: only what our own server wrote on top is believed. */

@@ -14,6 +14,7 @@ import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -41,17 +42,18 @@ class MustacheSpecTest {
 
     private static Stream<JsonNode> ofFields() {
         return Stream.concat(cases("interpolation.json"), cases("comments.json"))
-                .filter(each -> !ELSEWHERE.contains(each.get("name").stringValue()));
+                .filter(each -> !ELSEWHERE.contains(each.get("name").stringValue()))
+                .filter(each -> !each.get("name").stringValue().equals("HTML Escaping"));
     }
 
-    private static Object data(JsonNode each) {
+    private static Map<?, ?> data(JsonNode each) {
         return JSON.treeToValue(each.get("data"), Map.class);
     }
 
     @ParameterizedTest
     @MethodSource("ofFields")
     void fieldsAndCommentsAreFilledAsPublished(JsonNode each) {
-        assertThat(Template.RICH.compile(each.get("template").stringValue()).execute(data(each)))
+        assertThat(Template.COMPILER.compile(each.get("template").stringValue()).execute(data(each)))
                 .as(each.get("name").stringValue())
                 .isEqualTo(each.get("expected").stringValue());
     }
@@ -63,10 +65,24 @@ class MustacheSpecTest {
                 .filter(each -> each.get("name").stringValue().equals("HTML Escaping"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(Template.PLAIN
+        assertThat(Template.COMPILER
                         .compile(escaping.get("template").stringValue())
                         .execute(data(escaping)))
                 .endsWith(escaping.at("/data/forbidden").stringValue() + "\n");
+    }
+
+    /** Where we depart: Mustache has fields that escape nothing, and in our rich text there is no such field. */
+    @ParameterizedTest
+    @ValueSource(strings = {"HTML Escaping", "Triple Mustache", "Ampersand"})
+    void inRichTextEverySortOfFieldIsEscaped(String name) {
+        JsonNode published = cases("interpolation.json")
+                .filter(each -> each.get("name").stringValue().equals(name))
+                .findFirst()
+                .orElseThrow();
+        assertThat(Template.COMPILER
+                        .compile(published.get("template").stringValue())
+                        .execute(Template.escaped(data(published))))
+                .endsWith("&amp; &quot; &lt; &gt;\n");
     }
 
     /** A template that would go on with a broken chain could say nothing where somebody expects a name. */
@@ -81,7 +97,7 @@ class MustacheSpecTest {
 
     private static String outcome(JsonNode each) {
         try {
-            return Template.RICH.compile(each.get("template").stringValue()).execute(data(each));
+            return Template.COMPILER.compile(each.get("template").stringValue()).execute(data(each));
         } catch (MustacheException refused) {
             return "refused";
         }

@@ -142,6 +142,16 @@ class TemplateTest {
                 .containsExactly(Sort.EMPTY_SUBJECT);
     }
 
+    @Test
+    void lookingOverATemplateIsQuickWhateverStandsInIt() {
+        for (String text :
+                List.of("www." + ".".repeat(90_000), "a.".repeat(45_000), "1 ".repeat(40_000), "<<".repeat(40_000))) {
+            long began = System.nanoTime();
+            faults(text);
+            assertThat(System.nanoTime() - began).as(text.substring(0, 8)).isLessThan(2_000_000_000L);
+        }
+    }
+
     private static Template rich(String text, String rich, List<DocumentId> documents) {
         return new Template(
                 new TemplateId("visits"),
@@ -228,6 +238,8 @@ class TemplateTest {
                 "<p>{{{subject}}}</p>",
                 "<p>{{&subject}}</p>",
                 "<p>{{ & subject}}</p>",
+                "<p>{{<!-- -->{subject}}}</p>",
+                "<p>{{<script>x</script>&subject}}</p>",
                 "<p>{{=<% %>=}}<%& subject %></p>",
                 "<p>{{ = [ ] = }}[& subject]</p>"
             })

@@ -1,12 +1,12 @@
 package app.jubek.formats.mbox;
 
+import com.google.re2j.Pattern;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /**
  * The messages of one file, one after the other. A message begins after a line of "From ", an address and a time, at the

@@ -1,14 +1,16 @@
 package app.jubek.formats.sieve;
 
+import app.jubek.core.text.WhiteSpace;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.UnaryOperator;
 
 /** Characters written by their numbers (RFC 5228 §2.4.2.4), in scripts that ask for them. */
 final class EncodedCharacters {
-    private static final Pattern HEX = Pattern.compile("(?i)\\$\\{hex:\\s*((?:[0-9a-f]{1,2}\\s*)+)}");
-    private static final Pattern UNICODE = Pattern.compile("(?i)\\$\\{unicode:\\s*((?:[0-9a-f]{1,6}\\s*)+)}");
+    private static final Pattern HEX = Pattern.compile("(?i)\\$\\{hex:\\s*((?:[0-9a-f]{1,2}\\s*)+)\\}");
+    private static final Pattern UNICODE = Pattern.compile("(?i)\\$\\{unicode:\\s*((?:[0-9a-f]{1,6}\\s*)+)\\}");
 
     private EncodedCharacters() {}
 
@@ -54,12 +56,23 @@ final class EncodedCharacters {
     }
 
     private static String decoded(String value, Place place) {
-        String plain = HEX.matcher(value).replaceAll(found -> Matcher.quoteReplacement(octets(found.group(1))));
-        return UNICODE.matcher(plain).replaceAll(found -> Matcher.quoteReplacement(characters(found.group(1), place)));
+        String plain = replaced(HEX, value, EncodedCharacters::octets);
+        return replaced(UNICODE, plain, numbers -> characters(numbers, place));
+    }
+
+    private static String replaced(Pattern pattern, String value, UnaryOperator<String> meaning) {
+        StringBuilder replaced = new StringBuilder();
+        Matcher matcher = pattern.matcher(value);
+        int at = 0;
+        while (matcher.find()) {
+            replaced.append(value, at, matcher.start()).append(meaning.apply(matcher.group(1)));
+            at = matcher.end();
+        }
+        return replaced.append(value.substring(at)).toString();
     }
 
     private static String octets(String hex) {
-        List<String> numbers = List.of(hex.strip().split("\\s+"));
+        List<String> numbers = WhiteSpace.words(hex);
         byte[] octets = new byte[numbers.size()];
         for (int i = 0; i < octets.length; i++) {
             octets[i] = (byte) Integer.parseInt(numbers.get(i), 16);
@@ -69,7 +82,7 @@ final class EncodedCharacters {
 
     private static String characters(String hex, Place place) {
         StringBuilder text = new StringBuilder();
-        for (String number : hex.strip().split("\\s+")) {
+        for (String number : WhiteSpace.words(hex)) {
             int point = Integer.parseInt(number, 16);
             if (point > Character.MAX_CODE_POINT || point >= 0xD800 && point <= 0xDFFF) {
                 throw new SieveSyntaxException(place, "there is no character " + number);

@@ -3,6 +3,7 @@ package app.jubek.formats.sieve;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Often;
 import app.jubek.core.step.Step;
+import app.jubek.core.text.WhiteSpace;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -144,7 +145,7 @@ final class ReadActions {
     /** Several flags may stand in one string (RFC 5232 §2). */
     private static List<String> split(List<String> flags) {
         return flags.stream()
-                .flatMap(s -> java.util.Arrays.stream(s.strip().split("\\s+")))
+                .flatMap(s -> WhiteSpace.words(s).stream())
                 .filter(s -> !s.isEmpty())
                 .distinct()
                 .toList();

@@ -1,5 +1,6 @@
 package app.jubek.formats.sieve;
 
+import app.jubek.core.text.Pieces;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -15,7 +16,7 @@ final class Text {
     }
 
     void comment(String words) {
-        line("# " + words.replaceAll("[\\r\\n]+", " "));
+        line("# " + Pieces.replaced(words, sign -> sign == '\r' || sign == '\n', " "));
     }
 
     void open(String head) {

@@ -13,6 +13,7 @@ import app.jubek.core.criteria.Test;
 import app.jubek.core.criteria.TextTest;
 import app.jubek.core.text.Comparison;
 import app.jubek.core.text.How;
+import app.jubek.core.text.Pieces;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -217,7 +218,7 @@ final class WriteTests {
 
     private String date(String asked, String how, String keys) {
         text.needs("date");
-        String[] split = asked.split("/", -1);
+        String[] split = Pieces.between(asked, '/').toArray(String[]::new);
         String zone = split[2].isEmpty() ? "" : ":zone " + Text.quoted(split[2]) + " ";
         return split[0].equals("now")
                 ? "currentdate " + zone + how + " " + Text.quoted(split[1]) + " " + keys

@@ -1,0 +1,105 @@
+package app.jubek.core.message;
+
+import app.jubek.core.text.Limits;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.SequenceInputStream;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A message whose header is within its limits before anybody parses it: fields that are too long are cut, and of a header
+ * that is too long the rest is passed over. Its body is untouched.
+ */
+final class CutHeader {
+    private final Limits limits;
+    private final ByteArrayOutputStream kept = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream line = new ByteArrayOutputStream();
+    private int inField;
+    private int fields;
+    private boolean longField;
+    private boolean longHeader;
+
+    private CutHeader(Limits limits) {
+        this.limits = limits;
+    }
+
+    /**
+     * @param cut what was not read, in plain words; empty when all was
+     */
+    record Result(InputStream message, List<String> cut) {}
+
+    /**
+     * @param octets read one by one, so better buffered
+     */
+    static Result of(InputStream octets, Limits limits) throws IOException {
+        return new CutHeader(limits).read(octets);
+    }
+
+    private Result read(InputStream octets) throws IOException {
+        boolean header = true;
+        while (header) {
+            header = readLine(octets);
+        }
+        List<String> cut = new ArrayList<>();
+        if (longField) {
+            cut.add("a header field is longer than " + limits.field() / 1024 + " KiB: the rest of it was not read");
+        }
+        if (longHeader) {
+            cut.add("the header is longer than " + limits.header() / 1024 + " KiB or " + limits.fields()
+                    + " fields: the rest of it was not read");
+        }
+        return new Result(new SequenceInputStream(new ByteArrayInputStream(kept.toByteArray()), octets), cut);
+    }
+
+    /** Returns whether the header goes on behind this line. */
+    private boolean readLine(InputStream octets) throws IOException {
+        line.reset();
+        int length = 0;
+        int octet = octets.read();
+        while (octet >= 0 && octet != '\n') {
+            if (length++ < limits.field()) {
+                line.write(octet);
+            }
+            octet = octets.read();
+        }
+        byte[] content = line.toByteArray();
+        boolean ends = length == 0 || length == 1 && content[0] == '\r';
+        if (ends || octet < 0) {
+            keep(content, content.length, octet);
+            return false;
+        }
+        boolean goesOn = content[0] == ' ' || content[0] == '\t';
+        inField = goesOn ? inField : 0;
+        fields += goesOn ? 0 : 1;
+        keepWithin(content, length, octet);
+        return true;
+    }
+
+    private void keepWithin(byte[] content, int length, int lineEnd) {
+        if (longHeader || fields > limits.fields() || kept.size() >= limits.header()) {
+            longHeader = true;
+            return;
+        }
+        int room = Math.min(limits.field() - inField, limits.header() - kept.size());
+        inField += length + 1;
+        if (length <= room) {
+            keep(content, content.length, lineEnd);
+            return;
+        }
+        longField |= limits.field() - inField < 0;
+        longHeader |= kept.size() + length >= limits.header();
+        if (room > 0) {
+            keep(content, Math.min(room, content.length), lineEnd);
+        }
+    }
+
+    private void keep(byte[] content, int length, int lineEnd) {
+        kept.write(content, 0, length);
+        if (lineEnd >= 0) {
+            kept.write(lineEnd);
+        }
+    }
+}
