@@ -1,5 +1,6 @@
 package app.jubek.core.plan;
 
+import app.jubek.core.text.Shown;
 import java.util.Optional;
 
 /**
@@ -12,7 +13,7 @@ public record NotDone(PlannedStep planned, boolean waits, Reason reason, Optiona
 
     /** The reason in plain words: "it came through a mailing list: List-Id (RFC 5230 §4.6)". */
     public String why() {
-        String what = detail.map(d -> ": " + d).orElse("");
+        String what = detail.map(d -> ": " + Shown.of(d)).orElse("");
         String source = reason.source().isEmpty() ? "" : " (" + reason.source() + ")";
         return reason.words() + what + source;
     }

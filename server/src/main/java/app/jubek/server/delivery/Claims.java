@@ -6,8 +6,10 @@ import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.StepState;
+import app.jubek.core.text.Shown;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Nodes;
 import app.jubek.server.rulebook.RuleBooks;
@@ -19,10 +21,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Changes of state around the doing, each in a transaction of its own; no network inside. */
 @Component
@@ -34,6 +38,16 @@ class Claims {
     static final String NOT_AS_IT_IS = "NOT_AS_IT_IS";
 
     private static final Duration HOUR = Duration.ofHours(1);
+
+    /** How many steps are under way at once, of {@link DeliveryService#WORKERS}. */
+    private static final int OF_MAILBOX = 4;
+
+    private static final int OF_RULE = 3;
+    private static final int TO_RECIPIENT = 2;
+
+    /** Attempts after which a step that can't even be read has failed. */
+    private static final int UNREADABLE = 3;
+
     private static final String ASK =
             "Ask the recipient whether it came; try again only if it did not. It is not repeated by itself.";
 
@@ -43,6 +57,7 @@ class Claims {
     private final JubekProperties properties;
     private final Nodes nodes;
     private final StepCounts counts;
+    private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> inHand = ConcurrentHashMap.newKeySet();
 
@@ -53,7 +68,9 @@ class Claims {
             JubekProperties properties,
             Nodes nodes,
             StepCounts counts,
+            TransactionTemplate transaction,
             Clock clock) {
+        this.transaction = transaction;
         this.nodes = nodes;
         this.counts = counts;
         this.steps = steps;
@@ -80,13 +97,38 @@ class Claims {
         record Idle() implements Found {}
     }
 
-    @Transactional
-    public Found next() {
-        Optional<StepEntity> due = steps.nextDue();
-        if (due.isEmpty()) {
-            return new Found.Idle();
+    /** What is wrong with one step sets that one back, and the next is looked for. */
+    Found next() {
+        AtomicReference<Optional<UUID>> looked = new AtomicReference<>(Optional.empty());
+        AtomicReference<Found> found = new AtomicReference<>(new Found.Idle());
+        Optional<Border.Failure> failure = Border.around(() -> transaction.executeWithoutResult(status -> {
+            Optional<UUID> due =
+                    steps.nextDue(OF_MAILBOX, OF_RULE, TO_RECIPIENT).map(UUID::fromString);
+            looked.set(due);
+            due.ifPresent(id -> found.set(claim(id)));
+        }));
+        if (failure.isEmpty()) {
+            return found.get();
         }
-        StepEntity step = due.get();
+        looked.get().ifPresent(inHand::remove);
+        if (failure.get().ofSurroundings() || looked.get().isEmpty()) {
+            throw new IllegalStateException(
+                    "the outbox can't be read", failure.get().cause());
+        }
+        setBack(looked.get().get(), failure.get());
+        return new Found.LookAgain();
+    }
+
+    private void setBack(UUID step, Border.Failure why) {
+        LOG.error("step {} can't be begun", step, why.cause());
+        List<Duration> pauses = properties.retryAfter();
+        String note = "Jubek can't begin it: " + Shown.of(why.words());
+        transaction.executeWithoutResult(
+                status -> steps.brokenBeforeRead(step, note, pauses.get(0).toMillis(), UNREADABLE));
+    }
+
+    private Found claim(UUID id) {
+        StepEntity step = steps.findById(id).orElseThrow();
         Mailbox mailbox = mailboxes.find(step.mailboxId());
         Optional<Cleared> cleared = Optional.empty();
         if (step.kind().leaves()) {
@@ -235,9 +277,23 @@ class Claims {
     }
 
     /** The same for steps whose node gave no sign of life while it was doing them. */
-    @Transactional
-    public void takeUpAbandoned() {
-        steps.abandoned().stream().filter(step -> !inHand.contains(step.id())).forEach(this::unknown);
+    void takeUpAbandoned() {
+        steps.abandoned().stream()
+                .map(UUID::fromString)
+                .filter(id -> !inHand.contains(id))
+                .forEach(this::takeUp);
+    }
+
+    private void takeUp(UUID abandoned) {
+        Optional<Border.Failure> failure =
+                Border.around(() -> transaction.executeWithoutResult(status -> steps.abandoned(abandoned)
+                        .flatMap(id -> steps.findById(abandoned))
+                        .ifPresent(this::unknown)));
+        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+            throw new IllegalStateException(
+                    "the outbox can't be read", failure.get().cause());
+        }
+        failure.ifPresent(why -> setBack(abandoned, why));
     }
 
     private void unknown(StepEntity step) {

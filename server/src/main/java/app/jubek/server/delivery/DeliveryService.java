@@ -1,6 +1,9 @@
 package app.jubek.server.delivery;
 
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.Nodes;
+import app.jubek.server.platform.StandingWork;
+import app.jubek.server.platform.StandingWorks;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -19,7 +22,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class DeliveryService implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(DeliveryService.class);
-    private static final int WORKERS = 3;
+    static final int WORKERS = 6;
 
     /** How long what is being sent may take when the server is to stop. */
     private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -29,37 +32,34 @@ public class DeliveryService implements DisposableBean {
     private final Worker worker;
     private final Claims claims;
     private final DataSource database;
-    private final List<Thread> workers = new ArrayList<>();
+    private final StandingWorks standing;
+    private final List<StandingWork> workers = new ArrayList<>();
     private final int listenMillis;
     private volatile boolean stopped;
 
-    DeliveryService(Worker worker, Claims claims, DataSource database, Nodes nodes) {
+    DeliveryService(Worker worker, Claims claims, DataSource database, Nodes nodes, StandingWorks standing) {
         this.listenMillis = (int) Math.min(2_000, nodes.lease().toMillis() / 4);
         this.worker = worker;
         this.claims = claims;
         this.database = database;
+        this.standing = standing;
     }
 
     public synchronized void start() {
         for (int i = 0; i < WORKERS; i++) {
-            Thread thread = new Thread(this::work, "outbox " + i);
-            workers.add(thread);
-            thread.start();
+            workers.add(standing.start("outbox " + i, this::work));
         }
-        Thread listener = new Thread(this::listen, "outbox listener");
-        listener.setDaemon(true);
-        listener.start();
+        standing.start("outbox listener", this::listen);
     }
 
     private void work() {
         while (!stopped) {
-            try {
-                while (!stopped && worker.work()) {
-                    LOG.trace("more to do");
-                }
-            } catch (RuntimeException away) {
-                LOG.warn("the outbox can't be read: {}", away.toString());
-            }
+            Border.around(() -> {
+                        while (!stopped && worker.work()) {
+                            LOG.trace("more to do");
+                        }
+                    })
+                    .ifPresent(away -> LOG.warn("the outbox can't be read: {}", away.words()));
             if (!stopped) {
                 LockSupport.parkNanos(PAUSE_NANOS);
             }
@@ -68,20 +68,24 @@ public class DeliveryService implements DisposableBean {
 
     private void listen() {
         while (!stopped) {
-            try (Connection connection = database.getConnection();
-                    Statement statement = connection.createStatement()) {
-                statement.execute("listen " + Outbox.CHANNEL);
-                PGConnection postgres = connection.unwrap(PGConnection.class);
-                while (!stopped) {
-                    if (postgres.getNotifications(listenMillis).length > 0) {
-                        workers.forEach(LockSupport::unpark);
-                    }
-                    claims.renew();
-                    claims.takeUpAbandoned();
-                }
-            } catch (SQLException | RuntimeException away) {
-                LOG.warn("the outbox listener lost the database: {}", away.toString());
+            Border.around(this::listenWhileConnected).ifPresent(away -> {
+                LOG.warn("the outbox listener lost the database: {}", away.words());
                 LockSupport.parkNanos(PAUSE_NANOS);
+            });
+        }
+    }
+
+    private void listenWhileConnected() throws SQLException {
+        try (Connection connection = database.getConnection();
+                Statement statement = connection.createStatement()) {
+            statement.execute("listen " + Outbox.CHANNEL);
+            PGConnection postgres = connection.unwrap(PGConnection.class);
+            while (!stopped) {
+                if (postgres.getNotifications(listenMillis).length > 0) {
+                    workers.forEach(StandingWork::wake);
+                }
+                claims.renew();
+                claims.takeUpAbandoned();
             }
         }
     }
@@ -89,10 +93,10 @@ public class DeliveryService implements DisposableBean {
     @Override
     public synchronized void destroy() throws InterruptedException {
         stopped = true;
-        workers.forEach(LockSupport::unpark);
+        workers.forEach(StandingWork::stop);
         long end = System.nanoTime() + PATIENCE.toNanos();
-        for (Thread thread : workers) {
-            thread.join(Math.max(1, (end - System.nanoTime()) / 1_000_000));
+        for (StandingWork each : workers) {
+            each.join(Duration.ofNanos(end - System.nanoTime()));
         }
         claims.giveUp();
     }

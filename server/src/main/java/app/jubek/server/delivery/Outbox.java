@@ -9,6 +9,7 @@ import app.jubek.core.plan.Reason;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
+import app.jubek.core.text.Budget;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.platform.Refused;
 import java.time.Clock;
@@ -50,6 +51,7 @@ public class Outbox {
      * The plan for one stored message.
      *
      * @param composer makes the octets of what leaves, frozen now
+     * @param budget what planning may cost
      */
     public record Plan(
             UUID mailbox,
@@ -57,7 +59,8 @@ public class Outbox {
             Composer.Original original,
             Composer composer,
             List<PlannedStep> planned,
-            List<NotDone> notDone) {}
+            List<NotDone> notDone,
+            Budget budget) {}
 
     /** Stores the plan and wakes the workers after the commit; to be called inside the transaction that decided. */
     @Transactional
@@ -89,6 +92,7 @@ public class Outbox {
     private record Made(StepEntity step, Optional<Composed> composed) {}
 
     private Made make(Plan plan, PlannedStep planned, int position) {
+        plan.budget().ask();
         Work work = Work.of(planned);
         String detail = RuleBookJson.write(planned.step()).toString();
         StepEntity entity = new StepEntity(plan.mailbox(), plan.message(), work, position, detail, clock.instant())

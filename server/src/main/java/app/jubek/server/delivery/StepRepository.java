@@ -11,10 +11,19 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface StepRepository extends JpaRepository<StepEntity, UUID> {
-    /** The next step that is due; steps in a folder are done one after the other for each message. */
+    /**
+     * The id of the next step that is due; steps in a folder are done one after the other for each message. A mailbox, a
+     * rule and a recipient have so many steps under way at most, and the mailbox that has fewest comes first, so that none
+     * holds up the others.
+     */
     @Query(nativeQuery = true, value = """
-            select * from step s
+            with busy as materialized (select mailbox_id, rule_id, recipient from step where state = 'SENDING')
+            select cast(s.id as text) from step s
             where s.state = 'READY' and s.due_at <= now()
+            and (select count(*) from busy b where b.mailbox_id = s.mailbox_id) < :ofMailbox
+            and (select count(*) from busy b where b.mailbox_id = s.mailbox_id and b.rule_id = s.rule_id) < :ofRule
+            and (s.recipient = ''
+              or (select count(*) from busy b where b.recipient = s.recipient) < :toRecipient)
             and (s.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') or not exists (
               select 1 from step e where e.message_id = s.message_id and e.position < s.position
               and e.kind not in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY') and e.state in ('READY', 'SENDING')
@@ -23,13 +32,28 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
               select 1 from step e where e.message_id = s.message_id
               and e.kind in ('FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY')
               and e.state in ('PLANNED', 'HELD', 'READY', 'SENDING', 'FAILED')))
-            order by s.due_at, s.planned_at, s.position
-            limit 1 for update skip locked""")
-    Optional<StepEntity> nextDue();
+            order by (select count(*) from busy b where b.mailbox_id = s.mailbox_id), s.due_at, s.planned_at, s.position
+            limit 1 for update of s skip locked""")
+    Optional<String> nextDue(int ofMailbox, int ofRule, int toRecipient);
+
+    /** Of a step that can't even be read: it counts as tried, and after so many times it has failed. */
+    @Modifying
+    @Query(nativeQuery = true, value = """
+            update step set attempts = attempts + 1, note = :note, leased_until = null,
+              due_at = now() + :millis * interval '1 millisecond',
+              state = case when attempts + 1 >= :most then 'FAILED' else 'READY' end,
+              settled_at = case when attempts + 1 >= :most then now() else settled_at end
+            where id = :id and state in ('READY', 'SENDING')""")
+    void brokenBeforeRead(UUID id, String note, long millis, int most);
 
     @Query(nativeQuery = true, value = """
-            select * from step where state = 'SENDING' and leased_until < now() for update skip locked""")
-    List<StepEntity> abandoned();
+            select cast(id as text) from step where state = 'SENDING' and leased_until < now()""")
+    List<String> abandoned();
+
+    @Query(nativeQuery = true, value = """
+            select cast(id as text) from step where id = :id and state = 'SENDING' and leased_until < now()
+            for update skip locked""")
+    Optional<String> abandoned(UUID id);
 
     @Modifying(flushAutomatically = true)
     @Query(nativeQuery = true, value = """

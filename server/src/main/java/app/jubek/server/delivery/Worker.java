@@ -5,8 +5,10 @@ import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
+import app.jubek.core.text.Shown;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.ServerTrouble;
+import app.jubek.server.platform.Border;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
 import org.slf4j.Logger;
@@ -50,6 +52,19 @@ class Worker {
     }
 
     private void carryOut(Claims.Claim claim) {
+        Border.around(() -> tryToCarryOut(claim)).ifPresent(failure -> broke(claim, failure));
+        claims.letGoOf(claim);
+    }
+
+    /** Whatever it is, it is no reason to stop working. */
+    private void broke(Claims.Claim claim, Border.Failure failure) {
+        LOG.error("step {} broke", claim.step().id(), failure.cause());
+        Cause cause = Cause.of("Jubek failed at it: " + Shown.of(failure.words()));
+        Border.around(() -> claims.retryOrFail(claim, cause))
+                .ifPresent(again -> LOG.warn("and that can't be noted: {}", again.words()));
+    }
+
+    private void tryToCarryOut(Claims.Claim claim) {
         StepEntity step = claim.step();
         try {
             if (claim.cleared().isPresent()) {
@@ -74,11 +89,6 @@ class Worker {
         } catch (MessagingException broken) {
             claims.retryOrFail(
                     claim, Cause.of(ServerTrouble.words(broken, claim.mailbox().imap())));
-        } catch (RuntimeException unexpected) {
-            LOG.error("step {} broke", step.id(), unexpected);
-            claims.retryOrFail(claim, Cause.of("Jubek failed at it: " + unexpected.getMessage()));
-        } finally {
-            claims.letGoOf(claim);
         }
     }
 

@@ -4,6 +4,7 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import java.time.Clock;
 import java.time.Instant;
@@ -16,6 +17,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
@@ -26,6 +29,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Corpora {
+    private static final Logger LOG = LoggerFactory.getLogger(Corpora.class);
     private static final int MAX_SETS = 2_000;
     private static final int CHUNK = 1_000;
 
@@ -124,17 +128,26 @@ class Corpora {
         into.extent = messages.extent(mailbox);
         List<PastMessage> page = messages.before(mailbox, into.extent, Optional.empty(), CHUNK);
         while (!page.isEmpty() && !into.corpus.isCut()) {
-            page.forEach(into.corpus::add);
+            page.forEach(message -> add(message, into));
             page = messages.before(mailbox, into.extent, Optional.of(page.get(page.size() - 1)), CHUNK);
         }
         into.lastId = into.extent.last();
         into.ready = true;
     }
 
+    private static void add(PastMessage message, Loaded into) {
+        Border.around(() -> into.corpus.add(message)).ifPresent(failure -> {
+            if (failure.ofSurroundings()) {
+                throw new IllegalStateException("past mail can't be loaded just now", failure.cause());
+            }
+            LOG.warn("past message {} is no evidence, as it can't be looked through", message.id(), failure.cause());
+        });
+    }
+
     private void keepUp(UUID mailbox, Loaded into) {
         List<PastMessage> more = messages.after(mailbox, into.lastId, CHUNK);
         while (!more.isEmpty()) {
-            more.forEach(into.corpus::add);
+            more.forEach(message -> add(message, into));
             into.lastId = more.get(more.size() - 1).id();
             more = messages.after(mailbox, into.lastId, CHUNK);
         }

@@ -12,12 +12,16 @@ import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Ledger;
 import app.jubek.core.step.Step;
+import app.jubek.core.text.Budget;
 import app.jubek.core.text.Limits;
 import app.jubek.server.delivery.Outbox;
 import app.jubek.server.mailbox.Arrivals;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Lease;
 import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.platform.Border;
+import app.jubek.server.platform.CpuBudget;
+import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.RuleBooks;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -42,6 +47,7 @@ public class Intake implements Arrivals {
     private final IntakeParts parts;
     private final TransactionTemplate transaction;
     private final MessageReading reading = new MessageReading(Limits.standard());
+    private final Set<UUID> triedAgain = ConcurrentHashMap.newKeySet();
 
     Intake(MessageRepository messages, IntakeParts parts, TransactionTemplate transaction) {
         this.messages = messages;
@@ -53,20 +59,53 @@ public class Intake implements Arrivals {
 
     @Override
     public void arrived(UUID mailbox, Fetched fetched, Lease lease) {
-        Read read = read(fetched);
-        transaction.executeWithoutResult(status -> takeIn(mailbox, read, lease));
+        Budget budget = CpuBudget.ofMessage();
+        Read read = read(fetched, budget);
+        transaction.executeWithoutResult(status -> takeIn(mailbox, read, lease, budget));
     }
 
     @Override
     public void setAside(UUID mailbox, Fetched fetched, Lease lease, String cause) {
-        String digest = TraceFields.digestBelow(fetched.octets());
-        ReadMessage noted = withNote(readable(fetched), "set aside, so no rule looked at it: " + cause);
+        parts.setAside().store(mailbox, fetched, lease, cause);
+    }
+
+    /** In the background, as each may take its time. */
+    @Override
+    public void tryAgain(UUID mailbox) {
+        if (triedAgain.add(mailbox)) {
+            parts.background().execute(() -> parts.setAside().untried(mailbox).forEach(id -> tryAgain(mailbox, id)));
+        }
+    }
+
+    /**
+     * Takes in once more what was set aside.
+     *
+     * @return false when it can't be taken in now either
+     */
+    public boolean tryAgain(UUID mailbox, long id) {
+        parts.setAside().noteTried(id);
+        Optional<Border.Failure> failure = Border.around(() -> takeInAnew(mailbox, id));
+        failure.ifPresent(again -> parts.setAside().failedAgain(id, again));
+        return failure.isEmpty();
+    }
+
+    private void takeInAnew(UUID mailbox, long id) {
+        Budget budget = CpuBudget.ofMessage();
+        MessageEntity kept = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
+        parts.setAside().checkWhole(kept);
+        Fetched fetched =
+                new Fetched(kept.place(), kept.receivedAt(), parts.octets().of(id), kept.size(), true);
+        Read read = read(fetched, budget);
         transaction.executeWithoutResult(status -> {
             parts.mailboxes().lock(mailbox);
-            if (parts.cursors().advance(lease, fetched.place())
-                    && fetched.place().isInbox()) {
-                MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
-                store(entity.read(noted, false), fetched);
+            MessageEntity entity = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
+            if (entity.standing() == Standing.SET_ASIDE) {
+                boolean conversation = isConversation(mailbox, read.message());
+                Decided decided = decide(mailbox, read, conversation, budget);
+                messages.saveAndFlush(entity.decidedAfterAll().read(read.message(), conversation));
+                plan(entity, read, decided, budget);
+                parts.mailboxes().evidenceChanged(mailbox);
+                parts.decisions().increment();
             }
         });
     }
@@ -77,17 +116,10 @@ public class Intake implements Arrivals {
                 .anyMatch(rule -> rule.on() && rule.takesOutOfJunk());
     }
 
-    private ReadMessage readable(Fetched fetched) {
-        try {
-            return read(fetched).message();
-        } catch (RuntimeException unreadable) {
-            return reading.read(new byte[0]);
-        }
-    }
-
     @Override
     public void past(UUID mailbox, List<Fetched> fetched) {
-        List<Read> all = fetched.stream().map(this::read).toList();
+        List<Read> all =
+                fetched.stream().map(one -> read(one, CpuBudget.ofMessage())).toList();
         transaction.executeWithoutResult(status -> {
             Map<String, MessageEntity> known = knownByDigest(mailbox, all);
             for (Read read : all) {
@@ -104,19 +136,19 @@ public class Intake implements Arrivals {
         MessageEntity entity = new MessageEntity(mailbox, read.fetched(), read.digest(), Standing.PAST);
         ReadMessage message = read.fetched().whole()
                 ? read.message()
-                : withNote(read.message(), "is so large that only its header was read");
+                : read.message().withNote("is so large that only its header was read");
         store(entity.read(message, isConversation(mailbox, message)), read.fetched());
     }
 
-    private Read read(Fetched fetched) {
+    private Read read(Fetched fetched, Budget budget) {
         try (InputStream in = fetched.octets().open()) {
-            return new Read(fetched, reading.read(in), TraceFields.digestBelow(fetched.octets()));
+            return new Read(fetched, reading.read(in, budget), TraceFields.digestBelow(fetched.octets()));
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
     }
 
-    private void takeIn(UUID mailboxId, Read read, Lease lease) {
+    private void takeIn(UUID mailboxId, Read read, Lease lease, Budget budget) {
         parts.mailboxes().lock(mailboxId);
         if (!parts.cursors().advance(lease, read.fetched().place()) || isAliasTest(mailboxId, read.message())) {
             return;
@@ -131,7 +163,7 @@ public class Intake implements Arrivals {
             return;
         }
         boolean conversation = isConversation(mailboxId, read.message());
-        Decided decided = decide(mailboxId, read, conversation);
+        Decided decided = decide(mailboxId, read, conversation, budget);
         if (decided.at().setting().junk() && !decided.takesOutOfJunk()) {
             return;
         }
@@ -139,7 +171,7 @@ public class Intake implements Arrivals {
                 new MessageEntity(mailboxId, read.fetched(), read.digest(), Standing.DECIDED)
                         .read(noted(mailboxId, read), conversation),
                 read.fetched());
-        plan(entity, read, decided);
+        plan(entity, read, decided, budget);
         parts.mailboxes().messageCame(mailboxId, read.fetched().received());
         parts.decisions().increment();
     }
@@ -157,7 +189,7 @@ public class Intake implements Arrivals {
         }
     }
 
-    private Decided decide(UUID mailboxId, Read read, boolean conversation) {
+    private Decided decide(UUID mailboxId, Read read, boolean conversation, Budget budget) {
         Mailbox mailbox = parts.mailboxes().find(mailboxId);
         RuleBooks.Versioned book = parts.books().current(mailbox.id());
         HopMark hops = new HopMark(parts.keys().key("hop-mark"));
@@ -179,11 +211,11 @@ public class Intake implements Arrivals {
                 parts.books().onSince(mailbox.id()),
                 parts.templates().of(mailbox.id()),
                 new Surroundings.Agreed.Addresses(Set.of()));
-        Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at);
+        Decision decision = Engine.decide(parts.books().compiled(mailbox.id(), book), read.message(), at, budget);
         return new Decided(mailbox, book.version(), at, decision);
     }
 
-    private void plan(MessageEntity entity, Read read, Decided decided) {
+    private void plan(MessageEntity entity, Read read, Decided decided, Budget budget) {
         Mailbox mailbox = decided.mailbox();
         Decision decision = decided.decision();
         entity.decided(StoredDecision.of(decided.version(), decision));
@@ -196,7 +228,13 @@ public class Intake implements Arrivals {
                 new Composer.Original(read.message(), read.fetched().octets(), read.digest());
         parts.outbox()
                 .plan(new Outbox.Plan(
-                        mailbox.id(), entity.id(), original, composer, decision.asCarriedOut(), decision.notDone()));
+                        mailbox.id(),
+                        entity.id(),
+                        original,
+                        composer,
+                        decision.asCarriedOut(),
+                        decision.notDone(),
+                        budget));
     }
 
     /** Whether it answers something this mailbox sent, by Jubek or by a person. */
@@ -255,29 +293,10 @@ public class Intake implements Arrivals {
     private ReadMessage noted(UUID mailbox, Read read) {
         Optional<String> id = read.message().messageId();
         if (id.isEmpty()) {
-            return withNote(read.message(), "has no Message-ID");
+            return read.message().withNote("has no Message-ID");
         }
         return messages.countByMessageId(mailbox, id.get()) > 0
-                ? withNote(read.message(), "has the Message-ID of another message")
+                ? read.message().withNote("has the Message-ID of another message")
                 : read.message();
-    }
-
-    private static ReadMessage withNote(ReadMessage m, String note) {
-        List<String> notes = Stream.concat(m.notes().stream(), Stream.of(note)).toList();
-        return new ReadMessage(
-                m.returnPath(),
-                m.deliveredTo(),
-                m.fields(),
-                m.addresses(),
-                m.subject(),
-                m.texts(),
-                m.html(),
-                m.attachments(),
-                m.size(),
-                m.date(),
-                m.sentBy(),
-                m.messageId(),
-                m.references(),
-                notes);
     }
 }

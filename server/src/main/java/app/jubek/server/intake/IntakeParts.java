@@ -11,6 +11,8 @@ import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.template.Documents;
 import app.jubek.server.template.Templates;
 import java.time.Clock;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
 
 /** What taking a message in needs of the other features. */
@@ -29,5 +31,7 @@ record IntakeParts(
         StoredOctets octets,
         Whereabouts whereabouts,
         Decisions decisions,
+        SetAside setAside,
+        @Qualifier("applicationTaskExecutor") TaskExecutor background,
         InstallationKeys keys,
         Clock clock) {}

@@ -72,6 +72,10 @@ class MessageEntity {
     @Enumerated(EnumType.STRING)
     private Standing standing;
 
+    private @Nullable String asideCause;
+    private boolean asideTried;
+    private boolean asideDone;
+
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable StoredDecision decision;
 
@@ -91,7 +95,7 @@ class MessageEntity {
     }
 
     MessageEntity read(ReadMessage message, boolean conversation) {
-        messageId = message.messageId().orElse(null);
+        messageId = message.messageId().map(StoredParts::storable).orElse(null);
         List<MailAddress> from = message.in(Role.FROM);
         senderNames = from.stream().map(a -> StoredParts.storable(a.name())).toArray(String[]::new);
         senders = from.stream().map(a -> StoredParts.storable(a.key())).toArray(String[]::new);
@@ -105,6 +109,37 @@ class MessageEntity {
         attachments = message.attachments().size();
         notes = message.notes().stream().map(StoredParts::storable).toArray(String[]::new);
         return this;
+    }
+
+    /**
+     * Why it was set aside.
+     *
+     * @param forGood trying again would change nothing by itself
+     */
+    MessageEntity because(String cause, boolean forGood) {
+        asideCause = StoredParts.storable(cause);
+        asideTried |= forGood;
+        return this;
+    }
+
+    MessageEntity tried() {
+        asideTried = true;
+        return this;
+    }
+
+    /** A person has dealt with it. */
+    MessageEntity doneAside() {
+        asideDone = true;
+        return this;
+    }
+
+    MessageEntity decidedAfterAll() {
+        standing = Standing.DECIDED;
+        return this;
+    }
+
+    Optional<String> asideCause() {
+        return Optional.ofNullable(asideCause);
     }
 
     void decided(StoredDecision made) {
@@ -159,6 +194,7 @@ class MessageEntity {
                 null,
                 Set.of(),
                 List.of(),
+                false,
                 false);
         formVersion = FORM_VERSION;
     }

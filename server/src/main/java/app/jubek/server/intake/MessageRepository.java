@@ -40,6 +40,14 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
             "select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.receivedAt > :since and m.standing = 'DECIDED'")
     int countDecided(UUID mailbox, Instant since);
 
+    @Query("select m.id from MessageEntity m where m.mailboxId = :mailbox and m.standing = 'SET_ASIDE'"
+            + " and m.asideTried = false order by m.id desc")
+    List<Long> untriedSetAside(UUID mailbox, Limit limit);
+
+    @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.standing = 'SET_ASIDE'"
+            + " and m.asideDone = false order by m.id desc")
+    List<MessageEntity> setAside(UUID mailbox, Limit limit);
+
     @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")
     int countByMessageId(UUID mailbox, String messageId);
 }

@@ -11,18 +11,23 @@ import app.jubek.server.delivery.StoredMail;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Border;
+import app.jubek.server.platform.CpuBudget;
 import app.jubek.server.platform.Refused;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The stored messages, for those who do not take them in. */
 @Service
 public class Messages implements StoredMail {
+    private static final Logger LOG = LoggerFactory.getLogger(Messages.class);
     private static final Instant LATEST = Instant.parse("9999-12-31T00:00:00Z");
 
     private final MessageRepository messages;
@@ -73,10 +79,20 @@ public class Messages implements StoredMail {
     /** Read anew from its octets; empty when they were cleared away for their age. */
     ReadMessage read(long id) {
         try (InputStream in = octets.of(id).open()) {
-            return reading.read(in);
+            return reading.read(in, CpuBudget.ofMessage());
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
+    }
+
+    /** The same; of one that can't be read the beginning of its header. */
+    ReadMessage readAsFarAsPossible(long id) {
+        List<ReadMessage> read = new ArrayList<>();
+        Optional<Border.Failure> failure = Border.around(() -> read.add(read(id)));
+        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+            throw new IllegalStateException(failure.get().cause());
+        }
+        return failure.isEmpty() ? read.get(0) : MessageReading.outline(octets.of(id));
     }
 
     @Override
@@ -115,7 +131,10 @@ public class Messages implements StoredMail {
         Mailbox seenBy = mailboxes.find(mailbox);
         Instant now = clock.instant();
         AddressBook known = people.of(mailbox);
-        return rows.stream().map(row -> row.seenBy(seenBy, known, now)).toList();
+        List<PastMessage> past = new ArrayList<>();
+        rows.forEach(row -> Border.around(() -> past.add(row.seenBy(seenBy, known, now)))
+                .ifPresent(failure -> LOG.warn("past message {} can't be looked at", row.id(), failure.cause())));
+        return past;
     }
 
     /**
@@ -127,9 +146,9 @@ public class Messages implements StoredMail {
     public int readAnew(UUID mailbox, int limit) {
         List<MessageEntity> old = messages.ofOlderForm(mailbox, MessageEntity.FORM_VERSION, Limit.of(limit));
         old.forEach(m -> {
-            if (octets.has(m.id())) {
-                m.read(read(m.id()), false);
-            } else {
+            boolean readable = octets.has(m.id())
+                    && Border.around(() -> m.read(read(m.id()), false)).isEmpty();
+            if (!readable) {
                 m.keepLine();
             }
         });

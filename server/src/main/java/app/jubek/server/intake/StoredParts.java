@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param returnPath empty for the null path
  * @param date the Date field, in milliseconds since 1970
  * @param conversation whether it answers something this mailbox sent
+ * @param headerCut whether a part of its header was not read
  */
 record StoredParts(
         List<Pair> fields,
@@ -32,7 +33,8 @@ record StoredParts(
         @Nullable Long date,
         Set<SentBy> sentBy,
         List<String> references,
-        boolean conversation) {
+        boolean conversation,
+        boolean headerCut) {
     /** Longer values of fields, such as signatures, are kept cut. */
     private static final int LONGEST_VALUE = 1_000;
 
@@ -78,7 +80,8 @@ record StoredParts(
                 message.date().map(Instant::toEpochMilli).orElse(null),
                 message.sentBy(),
                 message.references().stream().map(StoredParts::storable).toList(),
-                conversation);
+                conversation,
+                message.headerCut());
     }
 
     private static @Nullable String address(Optional<MailAddress> address) {
@@ -126,6 +129,7 @@ record StoredParts(
                 sentBy,
                 messageId,
                 references,
+                headerCut,
                 notes);
     }
 }

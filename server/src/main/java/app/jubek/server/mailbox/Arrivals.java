@@ -16,6 +16,9 @@ public interface Arrivals {
     /** A new message that can't be taken in: set aside, shown, and the cursor moved past it. */
     void setAside(UUID mailbox, Fetched message, Lease lease, String cause);
 
+    /** What was set aside is tried once more, the first time this is asked for after a restart. */
+    void tryAgain(UUID mailbox);
+
     /** Whether a rule that is on takes mail out of junk. */
     boolean looksIntoJunk(UUID mailbox);
 

@@ -1,5 +1,6 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
@@ -10,6 +11,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -61,11 +63,16 @@ class FirstReading implements DisposableBean {
                 .filter(FolderCursors.Reading::finished)
                 .isPresent();
         if (!done && running.add(mailbox.id())) {
-            background.execute(() -> read(mailbox));
+            background.execute(() -> {
+                Border.around(() -> read(mailbox))
+                        .ifPresent(failure -> LOG.warn(
+                                "first reading interrupted; it goes on with the next connection: {}", failure.words()));
+                running.remove(mailbox.id());
+            });
         }
     }
 
-    private void read(Mailbox mailbox) {
+    private void read(Mailbox mailbox) throws MessagingException {
         try (IMAPStore store = connections.open(mailbox)) {
             IMAPFolder folder = (IMAPFolder) store.getFolder(Watcher.INBOX);
             folder.open(Folder.READ_ONLY);
@@ -79,19 +86,32 @@ class FirstReading implements DisposableBean {
             for (int at = 0; at < uids.size(); at += CHUNK) {
                 long began = System.nanoTime();
                 List<Long> chunk = uids.subList(at, Math.min(at + CHUNK, uids.size()));
-                fetching.each(chunk, fetched -> arrivals.past(mailbox.id(), fetched));
+                fetching.each(chunk, fetched -> past(mailbox, fetched));
                 cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
                 giveWay(System.nanoTime() - began);
             }
             cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);
-            LOG.info(
-                    "first reading of {} done: {} messages",
-                    mailbox.own().identity().address(),
-                    uids.size());
-        } catch (MessagingException | RuntimeException interrupted) {
-            LOG.warn("first reading interrupted; it goes on with the next connection: {}", interrupted.toString());
-        } finally {
-            running.remove(mailbox.id());
+            LOG.info("first reading of {} done: {} messages", mailbox.id(), uids.size());
+        }
+    }
+
+    /** One that can't be read is passed over; it is evidence only. */
+    private void past(Mailbox mailbox, List<Fetched> fetched) {
+        Optional<Border.Failure> failure = Border.around(() -> arrivals.past(mailbox.id(), fetched));
+        if (failure.isEmpty()) {
+            return;
+        }
+        if (failure.get().ofSurroundings()) {
+            throw new TakingIn.Interrupted(failure.get().cause());
+        }
+        if (fetched.size() > 1) {
+            fetched.forEach(one -> past(mailbox, List.of(one)));
+        } else {
+            LOG.warn(
+                    "past message {} of {} can't be read",
+                    fetched.get(0).place().uid(),
+                    mailbox.id(),
+                    failure.get().cause());
         }
     }
 

@@ -116,17 +116,4 @@ public class FolderCursors {
                 .query((row, n) -> new Reading(row.getInt(1), row.getInt(2), row.getLong(3) == 0))
                 .optional();
     }
-
-    /** Counts a failed attempt at one message and returns how often it has failed by now. */
-    @Transactional
-    public int failed(UUID mailbox, Fetched.Place place, String cause) {
-        return jdbc.sql("""
-                        insert into intake_failure (mailbox_id, folder, uid_validity, uid, times, cause)
-                        values (?, ?, ?, ?, 1, ?)
-                        on conflict (mailbox_id, folder, uid_validity, uid)
-                        do update set times = intake_failure.times + 1, cause = excluded.cause returning times""")
-                .params(mailbox, place.folder(), place.uidValidity(), place.uid(), cause)
-                .query(Integer.class)
-                .single();
-    }
 }

@@ -20,6 +20,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The mailboxes Jubek works for. */
 @Service
 public class Mailboxes {
+    private static final String NOT_WATCHED =
+            "No running Jubek watches this mailbox just now. New mail waits at the mail server; if it stays so, start Jubek"
+                    + " again and look into its log.";
     private static final int HOURLY_LIMIT = 200;
     private static final int RULE_LIMIT = 100;
 
@@ -55,7 +58,14 @@ public class Mailboxes {
 
     @Transactional(readOnly = true)
     public MailboxStatus status(UUID id) {
-        return entity(id).status();
+        MailboxStatus told = entity(id).status();
+        boolean watched = jdbc.sql("select exists (select 1 from watch_lease where mailbox_id = ? and until > now())")
+                .param(id)
+                .query(Boolean.class)
+                .single();
+        return watched || told.watching() != Watching.WATCHING
+                ? told
+                : new MailboxStatus(Watching.NOT_WATCHED, NOT_WATCHED, told.lastContact(), told.lastMessageAt());
     }
 
     /** The password, opened for one connection. */

@@ -9,6 +9,7 @@ record WatchParts(
         ImapConnections connections,
         FolderCursors cursors,
         WatchLeases leases,
+        Attempts attempts,
         FirstReading firstReading,
         SentMail sent,
         Arrivals arrivals) {}

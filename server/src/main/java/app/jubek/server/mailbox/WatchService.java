@@ -1,6 +1,10 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.StandingWork;
+import app.jubek.server.platform.StandingWorks;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executors;
@@ -21,10 +25,17 @@ public class WatchService implements DisposableBean {
     private final Reconciling reconciling;
     private final JubekProperties properties;
     private final List<Watcher> watchers = new ArrayList<>();
-    private final List<Thread> threads = new ArrayList<>();
+    private final List<StandingWork> works = new ArrayList<>();
+    private final StandingWorks standing;
     private final ScheduledExecutorService timer = Executors.newScheduledThreadPool(2);
 
-    WatchService(Mailboxes mailboxes, WatchParts parts, Reconciling reconciling, JubekProperties properties) {
+    WatchService(
+            Mailboxes mailboxes,
+            WatchParts parts,
+            Reconciling reconciling,
+            JubekProperties properties,
+            StandingWorks standing) {
+        this.standing = standing;
         this.mailboxes = mailboxes;
         this.parts = parts;
         this.reconciling = reconciling;
@@ -34,28 +45,34 @@ public class WatchService implements DisposableBean {
     public synchronized void start() {
         for (Mailbox mailbox : mailboxes.all()) {
             Watcher watcher = new Watcher(mailbox, parts, properties);
-            Thread thread = new Thread(watcher, "watch " + mailbox.id());
             watchers.add(watcher);
-            threads.add(thread);
-            thread.start();
+            works.add(standing.start("watch " + mailbox.id(), watcher));
         }
         long often = Math.min(
                 properties.pollInterval().toMillis(), parts.leases().renewal().toMillis());
-        timer.scheduleWithFixedDelay(() -> watchers.forEach(Watcher::nudge), often, often, TimeUnit.MILLISECONDS);
+        timer.scheduleWithFixedDelay(this::nudge, often, often, TimeUnit.MILLISECONDS);
         long seldom = properties.upkeepInterval().toMillis();
         timer.scheduleWithFixedDelay(this::reconcile, seldom, seldom, TimeUnit.MILLISECONDS);
     }
 
+    private void nudge() {
+        watchers.forEach(watcher -> Border.around(watcher::nudge)
+                .ifPresent(failure -> LOG.warn("a watcher can't be nudged", failure.cause())));
+    }
+
     /** Only the node that watches a mailbox compares its folders. */
     private void reconcile() {
-        try {
-            mailboxes.all().stream()
-                    .filter(mailbox -> parts.leases().take(mailbox.id()).isPresent())
-                    .filter(this::isRead)
-                    .forEach(reconciling::reconcile);
-        } catch (RuntimeException failed) {
-            LOG.warn("comparing folders failed; it is tried again later", failed);
-        }
+        Border.around(() -> mailboxes.all().forEach(this::reconcile))
+                .ifPresent(failure -> LOG.warn("comparing folders failed; it is tried again later", failure.cause()));
+    }
+
+    private void reconcile(Mailbox mailbox) {
+        Border.around(() -> {
+                    if (parts.leases().take(mailbox.id()).isPresent() && isRead(mailbox)) {
+                        reconciling.reconcile(mailbox);
+                    }
+                })
+                .ifPresent(failure -> LOG.warn("comparing folders of {} failed", mailbox.id(), failure.cause()));
     }
 
     private boolean isRead(Mailbox mailbox) {
@@ -68,9 +85,10 @@ public class WatchService implements DisposableBean {
     @Override
     public synchronized void destroy() throws InterruptedException {
         timer.shutdownNow();
+        works.forEach(StandingWork::stop);
         watchers.forEach(Watcher::stop);
-        for (Thread thread : threads) {
-            thread.join(5_000);
+        for (StandingWork work : works) {
+            work.join(Duration.ofSeconds(5));
         }
     }
 }

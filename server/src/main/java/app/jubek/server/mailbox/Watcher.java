@@ -1,5 +1,6 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
@@ -25,12 +26,12 @@ final class Watcher implements Runnable {
     static final String INBOX = "INBOX";
 
     private static final Logger LOG = LoggerFactory.getLogger(Watcher.class);
-    private static final int ATTEMPTS = 3;
     private static final int SLICE = 50;
 
     private final Mailbox mailbox;
     private final WatchParts parts;
     private final JubekProperties properties;
+    private final TakingIn takingIn;
     private volatile boolean stopped;
     private volatile Optional<IMAPFolder> open = Optional.empty();
     private int faults;
@@ -39,23 +40,26 @@ final class Watcher implements Runnable {
         this.mailbox = mailbox;
         this.parts = parts;
         this.properties = properties;
+        this.takingIn = new TakingIn(mailbox, parts.arrivals(), parts.attempts(), properties.largestMessage());
     }
 
     @Override
     public void run() {
         while (!stopped) {
-            try {
-                Optional<Lease> lease = parts.leases().take(mailbox.id());
-                if (lease.isPresent()) {
-                    watch();
-                } else {
-                    pause(Duration.ofSeconds(5));
-                }
-            } catch (MessagingException | RuntimeException broken) {
-                fault(WatchFault.of(broken, mailbox.imap()));
-            }
+            Border.around(this::watchOrWait)
+                    .ifPresent(failure -> fault(WatchFault.of(failure.cause(), mailbox.imap())));
         }
         giveBack();
+    }
+
+    private void watchOrWait() throws MessagingException {
+        Optional<Lease> lease = parts.leases().take(mailbox.id());
+        if (lease.isPresent()) {
+            parts.arrivals().tryAgain(mailbox.id());
+            watch();
+        } else {
+            pause(Duration.ofSeconds(5));
+        }
     }
 
     private void giveBack() {
@@ -80,9 +84,7 @@ final class Watcher implements Runnable {
                     return null;
                 });
             } catch (MessagingException | RuntimeException broken) {
-                LOG.debug(
-                        "nudged a broken connection of {}",
-                        mailbox.own().identity().address());
+                LOG.debug("nudged a broken connection of {}", mailbox.id());
             }
         });
     }
@@ -211,33 +213,9 @@ final class Watcher implements Runnable {
                 return false;
             }
             fetching.each(
-                    fresh.subList(at, Math.min(at + SLICE, fresh.size())),
-                    fetched -> fetched.forEach(message -> takeIn(message, lease)));
+                    fresh.subList(at, Math.min(at + SLICE, fresh.size())), fetched -> takingIn.all(fetched, lease));
         }
         return true;
-    }
-
-    private void takeIn(Fetched message, Lease lease) {
-        if (!message.whole()) {
-            String larger = "it is larger than " + properties.largestMessage().toMegabytes() + " MB";
-            parts.arrivals().setAside(mailbox.id(), message, lease, larger);
-            return;
-        }
-        for (int attempt = 1; attempt <= ATTEMPTS; attempt++) {
-            try {
-                parts.arrivals().arrived(mailbox.id(), message, lease);
-                return;
-            } catch (org.springframework.dao.DataAccessResourceFailureException | TransactionException away) {
-                throw away;
-            } catch (RuntimeException unreadable) {
-                int times = parts.cursors().failed(mailbox.id(), message.place(), ServerTrouble.cause(unreadable));
-                LOG.warn("message {} of {} failed {} times", message.place().uid(), mailbox.id(), times, unreadable);
-                if (times >= ATTEMPTS) {
-                    parts.arrivals().setAside(mailbox.id(), message, lease, ServerTrouble.cause(unreadable));
-                    return;
-                }
-            }
-        }
     }
 
     private void fault(WatchFault fault) {

@@ -6,5 +6,9 @@ public enum Watching {
     WATCHING,
     SIGN_IN_REFUSED,
     UNREACHABLE,
-    DATABASE_AWAY
+    DATABASE_AWAY,
+    /** Something inside Jubek failed; it is begun again. */
+    FAILED,
+    /** No running Jubek has it in hand. */
+    NOT_WATCHED
 }

@@ -14,7 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @Configuration
 class SchemaVersion {
     /** The newest migration this program knows. */
-    static final int KNOWN = 8;
+    static final int KNOWN = 9;
 
     /** Refuses to start, with what to do. */
     static final class Refuses extends IllegalStateException {

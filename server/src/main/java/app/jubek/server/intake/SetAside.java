@@ -1,0 +1,118 @@
+package app.jubek.server.intake;
+
+import app.jubek.core.message.MessageReading;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.TraceFields;
+import app.jubek.core.text.Limits;
+import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.FolderCursors;
+import app.jubek.server.mailbox.Lease;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Border;
+import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.Refused;
+import java.io.ByteArrayInputStream;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Messages that could not be taken in: kept and shown with the cause, and tried once more after a restart. */
+@Component
+class SetAside {
+    private static final Logger LOG = LoggerFactory.getLogger(SetAside.class);
+    private static final int AT_A_RESTART = 100;
+
+    private final MessageRepository messages;
+    private final StoredOctets octets;
+    private final Mailboxes mailboxes;
+    private final FolderCursors cursors;
+    private final TransactionTemplate transaction;
+    private final JubekProperties properties;
+
+    SetAside(
+            MessageRepository messages,
+            StoredOctets octets,
+            Mailboxes mailboxes,
+            FolderCursors cursors,
+            TransactionTemplate transaction,
+            JubekProperties properties) {
+        this.properties = properties;
+        this.messages = messages;
+        this.octets = octets;
+        this.mailboxes = mailboxes;
+        this.cursors = cursors;
+        this.transaction = transaction;
+    }
+
+    /** Keeps a message, and moves the cursor past it. Where its header can't be kept, its octets alone are. */
+    void store(UUID mailbox, Fetched fetched, Lease lease, String cause) {
+        Optional<Border.Failure> failure =
+                Border.around(() -> store(mailbox, fetched, lease, cause, MessageReading.outline(fetched.octets())));
+        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+            throw new IllegalStateException(
+                    "a message can't be set aside just now", failure.get().cause());
+        }
+        if (failure.isPresent()) {
+            LOG.warn(
+                    "of a message that is set aside not even the header can be kept",
+                    failure.get().cause());
+            store(mailbox, fetched, lease, cause, nothing());
+        }
+    }
+
+    private static ReadMessage nothing() {
+        return new MessageReading(Limits.standard()).read(new ByteArrayInputStream(new byte[0]));
+    }
+
+    private void store(UUID mailbox, Fetched fetched, Lease lease, String cause, ReadMessage header) {
+        String digest = TraceFields.digestBelow(fetched.octets());
+        ReadMessage noted = header.withNote("set aside, so no rule looked at it: " + cause);
+        transaction.executeWithoutResult(status -> {
+            mailboxes.lock(mailbox);
+            if (cursors.advance(lease, fetched.place()) && fetched.place().isInbox()) {
+                MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
+                MessageEntity saved =
+                        messages.saveAndFlush(entity.read(noted, false).because(cause, !fetched.whole()));
+                octets.store(saved.id(), fetched.octets());
+            }
+        });
+    }
+
+    /**
+     * @throws Refused when there is not enough of it to decide
+     */
+    void checkWhole(MessageEntity message) {
+        boolean headerOnly = message.size() > properties.largestMessage().toBytes();
+        if (headerOnly || !octets.has(message.id())) {
+            throw Refused.conflict(
+                    headerOnly
+                            ? "Only the header of this message was fetched, because it is too large. Deal with it in your"
+                                    + " mail program."
+                            : "The content of this message was cleared away for its age.",
+                    Map.of());
+        }
+    }
+
+    /** Those that were not tried again yet, the latest first. */
+    List<Long> untried(UUID mailbox) {
+        return messages.untriedSetAside(mailbox, Limit.of(AT_A_RESTART));
+    }
+
+    /** Committed before it is tried, so that one that ends the process is not tried for ever. */
+    void noteTried(long id) {
+        transaction.executeWithoutResult(
+                status -> messages.findById(id).ifPresent(message -> messages.save(message.tried())));
+    }
+
+    void failedAgain(long id, Border.Failure why) {
+        LOG.warn("message {} that was set aside can't be taken in now either", id, why.cause());
+        transaction.executeWithoutResult(status ->
+                messages.findById(id).ifPresent(message -> messages.save(message.because(why.words(), true))));
+    }
+}

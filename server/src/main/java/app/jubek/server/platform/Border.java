@@ -1,0 +1,77 @@
+package app.jubek.server.platform;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.RecoverableDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.transaction.TransactionException;
+
+/**
+ * Stands around the work on one thing from outside, so that what is wrong with it hurts nothing else. What breaks off
+ * because of the surroundings (database, network, disk, memory) is told apart, as that is no fault of the thing.
+ */
+public final class Border {
+    private static final List<Class<? extends Throwable>> SURROUNDINGS = List.of(
+            DataAccessResourceFailureException.class,
+            TransientDataAccessException.class,
+            RecoverableDataAccessException.class,
+            TransactionException.class,
+            IOException.class,
+            UncheckedIOException.class,
+            OutOfMemoryError.class,
+            InterruptedException.class);
+
+    private Border() {}
+
+    /** Work that may fail in any way. */
+    public interface Work {
+        void run() throws Exception;
+    }
+
+    /**
+     * Why work broke off.
+     *
+     * @param cause as it was thrown
+     * @param ofSurroundings whether it would go well at another time
+     */
+    public record Failure(Throwable cause, boolean ofSurroundings) {
+        /** The innermost cause in its own words. */
+        public String words() {
+            List<Throwable> causes = causes(cause);
+            Throwable root = causes.get(causes.size() - 1);
+            if (root instanceof StackOverflowError) {
+                return "it is nested too deep";
+            }
+            return root.getMessage() == null ? root.getClass().getSimpleName() : root.getMessage();
+        }
+    }
+
+    /** Returns what went wrong; empty when all went well. Nothing gets past it. */
+    @SuppressWarnings("IllegalCatch")
+    public static Optional<Failure> around(Work work) {
+        try {
+            work.run();
+            return Optional.empty();
+        } catch (Throwable anything) {
+            return Optional.of(failure(anything));
+        }
+    }
+
+    public static Failure failure(Throwable cause) {
+        boolean surroundings =
+                causes(cause).stream().anyMatch(one -> SURROUNDINGS.stream().anyMatch(type -> type.isInstance(one)));
+        return new Failure(cause, surroundings);
+    }
+
+    private static List<Throwable> causes(Throwable broken) {
+        List<Throwable> all = new ArrayList<>();
+        for (Throwable at = broken; at != null && !all.contains(at); at = at.getCause()) {
+            all.add(at);
+        }
+        return all;
+    }
+}
