@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { count } from '../lib/numbers';
 import { Menu } from '../ui/Menu';
@@ -13,7 +14,7 @@ import {
   watchingInWords,
   WINDOWS,
 } from '../features/mailbox';
-import { useSignOut } from '../features/session';
+import { Account, useSignOut } from '../features/session';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
 import { JumpBox } from './JumpBox';
@@ -24,6 +25,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
   const days = useEvidenceDays();
   const past = usePastMail();
   const signOut = useSignOut();
+  const [account, setAccount] = useState(false);
   const watching = mailbox.data && watchingInWords(mailbox.data);
   return (
     <header data-region aria-label="Mailbox in hand" className="shrink-0">
@@ -67,8 +69,12 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
               {name}
             </button>
           }
-          items={[{ text: 'Sign out', onSelect: () => signOut.mutate() }]}
+          items={[
+            { text: 'Your account', onSelect: () => setAccount(true) },
+            { text: 'Sign out', onSelect: () => signOut.mutate() },
+          ]}
         />
+        <Account open={account} onClose={() => setAccount(false)} />
       </div>
       {watching?.trouble && (
         <p role="alert" className="border-b border-line bg-clay-soft px-4 py-1.5 text-clay">

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api, taken } from '../../api/client';
 import { useMailboxId } from '../mailbox';
@@ -23,4 +23,31 @@ export function useLeavingTheDesk(): void {
     },
     [mailbox],
   );
+}
+
+/** Messages that could not be taken in and that nobody has dealt with. */
+export function useSetAside() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: ['set-aside', mailbox],
+    refetchInterval: 10_000,
+    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/set-aside', { params: { path: { mailbox } } })),
+  });
+}
+
+export function useSetAsideActs(id: number) {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  const params = { path: { mailbox, id } };
+  const onSuccess = () => queries.invalidateQueries();
+  return {
+    tryAgain: useMutation({
+      mutationFn: () => taken(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/try-again', { params })),
+      onSuccess,
+    }),
+    close: useMutation({
+      mutationFn: () => taken(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/close', { params })),
+      onSuccess,
+    }),
+  };
 }

@@ -27,3 +27,29 @@ export function useSignOut() {
     },
   });
 }
+
+export function useAccount() {
+  return useQuery({ queryKey: ['account'], queryFn: () => taken(api.GET('/api/account')) });
+}
+
+export function useChangePassword() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (change: { current: string; next: string }) =>
+      taken(api.POST('/api/account/password', { body: change })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['account'] }),
+  });
+}
+
+export function useEndSignIns() {
+  const queries = useQueryClient();
+  const onSuccess = () => queries.invalidateQueries({ queryKey: ['account'] });
+  return {
+    end: useMutation({
+      mutationFn: (key: string) =>
+        taken(api.DELETE('/api/account/sign-ins/{key}', { params: { path: { key } } })),
+      onSuccess,
+    }),
+    endOthers: useMutation({ mutationFn: () => taken(api.DELETE('/api/account/sign-ins')), onSuccess }),
+  };
+}

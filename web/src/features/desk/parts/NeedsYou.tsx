@@ -10,7 +10,8 @@ import { ACTS, useAct, useRecords } from '../../records';
 import { useRuleBook } from '../../rules';
 import { useDocuments, useTemplates } from '../../templates';
 import { byWhen, documentsDue, lookAgain, soon } from '../model';
-import { useDesk } from '../queries';
+import { useDesk, useSetAside } from '../queries';
+import { SetAside } from './SetAside';
 
 const SHOWN = 8;
 
@@ -28,10 +29,17 @@ export function NeedsYou() {
   const aged = lookAgain(templates.data?.templates ?? [], new Date());
   const documents = useDocuments();
   const desk = useDesk();
+  const setAside = useSetAside().data ?? [];
   const toLookAt = desk.data?.lookBy ?? [];
   const agedDocuments = documentsDue(documents.data ?? [], new Date());
   const nothing =
-    waiting.length + toLookAt.length + changes.length + begun.length + aged.length + agedDocuments.length ===
+    waiting.length +
+      setAside.length +
+      toLookAt.length +
+      changes.length +
+      begun.length +
+      aged.length +
+      agedDocuments.length ===
     0;
   const failed = records.error ?? act.error;
   return (
@@ -72,6 +80,9 @@ export function NeedsYou() {
               ))}
             </span>
           </li>
+        ))}
+        {setAside.map((one) => (
+          <SetAside key={`aside ${one.message.id}`} {...one} />
         ))}
         {waiting.length > SHOWN && (
           <li className="border-t border-line py-2">

@@ -3,13 +3,17 @@ package app.jubek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.Socket;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import tools.jackson.databind.JsonNode;
@@ -40,7 +44,9 @@ class ApiTest extends ServerTest {
     /** Every route of the description, with the mailbox filled in. */
     private List<String[]> routes() {
         List<String[]> routes = new ArrayList<>();
-        JsonNode paths = new Browser(port).get("/api/openapi").get("paths");
+        JsonNode description = new Browser(port).get("/api/openapi");
+        JsonNode paths = description.get("paths");
+        Samples samples = new Samples(description);
         for (String path : paths.propertyNames()) {
             for (String method : paths.get(path).propertyNames()) {
                 String filled = path.replace("{mailbox}", mailbox.toString())
@@ -48,18 +54,11 @@ class ApiTest extends ServerTest {
                         .replace("{step}", UUID.randomUUID().toString())
                         .replace("{act}", "DROP")
                         .replaceAll("\\{[a-z]+}", "x");
-                routes.add(new String[] {method.toUpperCase(), filled, path});
+                String body = samples.body(paths.get(path).get(method)).toString();
+                routes.add(new String[] {method.toUpperCase(), filled, path, body});
             }
         }
         return routes;
-    }
-
-    /** All that any route asks for. */
-    private static String body() {
-        return "{\"rule\":" + RULE.formatted("x", FILE, true)
-                + ",\"order\":0,\"days\":90,\"counter\":\"PICKED\",\"offset\":0,\"limit\":1,\"message\":1,"
-                + "\"words\":\"\",\"criteria\":[],\"wanted\":[1],\"unwanted\":[],\"baseVersion\":0,"
-                + "\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[]}}";
     }
 
     @Test
@@ -75,11 +74,12 @@ class ApiTest extends ServerTest {
                 routes().stream().filter(r -> r[2].contains("{mailbox}")).toList();
         assertThat(guarded).hasSizeGreaterThan(8);
         for (String[] route : guarded) {
-            assertThat(stranger.send(route[0], route[1], body(), "application/json")
+            assertThat(stranger.send(route[0], route[1], route[3], "application/json")
                             .statusCode())
                     .as(route[0] + route[2])
                     .isEqualTo(401);
-            assertThat(noor.send(route[0], route[1], body(), "application/json").statusCode())
+            assertThat(noor.send(route[0], route[1], route[3], "application/json")
+                            .statusCode())
                     .as(route[0] + route[2])
                     .isEqualTo(404);
         }
@@ -108,19 +108,106 @@ class ApiTest extends ServerTest {
         assertThat(answer.statusCode()).isEqualTo(403);
     }
 
-    @Test
-    void fiveWrongPasswordsMakeANameWait() {
+    /** However the address is written that leads there. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/api/sign-in", "/api/sign%2Din"})
+    void wrongPasswordsMakeANameWaitAndTheAnswerSaysHowLong(String path) {
+        jdbc.sql("delete from sign_in_attempt").update();
         Browser browser = new Browser(port);
         browser.get("/api/session");
-        for (int i = 0; i < 5; i++) {
-            assertThat(signIn(browser).statusCode()).isEqualTo(401);
+        List<Integer> statuses = new ArrayList<>();
+        for (int i = 0; i < 7; i++) {
+            statuses.add(signIn(browser, path).statusCode());
         }
-        assertThat(signIn(browser).statusCode()).isEqualTo(429);
-        assertThat(signIn(browser).body()).contains("Wait ten minutes");
+        HttpResponse<String> paused = signIn(browser, path);
+        assertThat(statuses).startsWith(401, 401, 401, 401, 401).endsWith(429);
+        assertThat(paused.headers().firstValue("Retry-After")).isPresent();
+        assertThat(paused.body()).contains("Wait ").contains("\"status\":429");
     }
 
-    private static HttpResponse<String> signIn(Browser browser) {
-        return browser.send("POST", "/api/sign-in", "username=guesser&password=x", "application/x-www-form-urlencoded");
+    private static HttpResponse<String> signIn(Browser browser, String path) {
+        return browser.send(
+                "POST", path, "username=guesser" + path.length() + "&password=x", "application/x-www-form-urlencoded");
+    }
+
+    @Test
+    void thereIsNoSessionBeforeSigningInAndOneCanBeEndedFromAnother() {
+        new Browser(port).get("/api/session");
+        new Browser(port).send("GET", "/api/mailboxes/" + mailbox, "", "application/json");
+        assertThat(jdbc.sql("select count(*) from spring_session where principal_name is null")
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+        Browser here = ilse();
+        Browser there = ilse();
+        String other = there.get("/api/account")
+                .get("signIns")
+                .valueStream()
+                .filter(one -> one.get("current").asBoolean())
+                .findFirst()
+                .orElseThrow()
+                .get("key")
+                .asString();
+        assertThat(here.send("DELETE", "/api/account/sign-ins/" + other, "", "application/json")
+                        .statusCode())
+                .isEqualTo(204);
+        assertThat(there.send("GET", "/api/account", "", "application/json").statusCode())
+                .isEqualTo(401);
+        assertThat(here.send("GET", "/api/account", "", "application/json").statusCode())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void aPasswordIsChangedWithTheCurrentOneAndOtherSessionsEnd() {
+        jdbc.sql(
+                        "insert into account (id, sign_in, name, password_hash, created_at) values (?, 'bea', 'Bea', ?, now())")
+                .params(UUID.randomUUID(), encoder.encode("first hornbeam"))
+                .update();
+        Browser here = new Browser(port).signedIn("bea", "first hornbeam");
+        Browser there = new Browser(port).signedIn("bea", "first hornbeam");
+        assertThat(change(here, "wrong", "second hornbeam")).isEqualTo(422);
+        assertThat(change(here, "first hornbeam", "short")).isEqualTo(422);
+        assertThat(change(here, "first hornbeam", "second hornbeam")).isEqualTo(204);
+        assertThat(there.send("GET", "/api/account", "", "application/json").statusCode())
+                .isEqualTo(401);
+        new Browser(port).signedIn("bea", "second hornbeam");
+    }
+
+    private static int change(Browser browser, String current, String next) {
+        String body = "{\"current\":\"" + current + "\",\"next\":\"" + next + "\"}";
+        return browser.send("POST", "/api/account/password", body, "application/json")
+                .statusCode();
+    }
+
+    /** Refused before any of our code sees it (RFC 9112 §3, RFC 9110 §15.5). */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "GET /api/session?x=[{} HTTP/1.1\r\nHost: a\r\n\r\n",
+                "GET /api//x;y HTTP/1.1\r\nHost: a\r\n\r\n",
+                "GET /api/%00 HTTP/1.1\r\nHost: a\r\n\r\n",
+                "GET /api/mailboxes/%2e%2e%2fx HTTP/1.1\r\nHost: a\r\n\r\n",
+                "POST /api/account/password HTTP/1.1\r\nHost: a\r\nContent-Length: 99999999\r\n\r\n",
+                "TRACE /api/session HTTP/1.1\r\nHost: a\r\n\r\n",
+                "GET /api/session HTTP/1.1\r\nHost: a b\r\n\r\n"
+            })
+    void whatIsRefusedBeforeTheDispatcherIsProblemDetailsToo(String request) throws IOException {
+        try (Socket socket = new Socket("127.0.0.1", port)) {
+            socket.setSoTimeout(5_000);
+            socket.getOutputStream()
+                    .write(request.replace("HTTP/1.1\r\n", "HTTP/1.1\r\nConnection: close\r\n")
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = "";
+            for (int octet = 0;
+                    octet >= 0 && !answer.endsWith("}");
+                    octet = socket.getInputStream().read()) {
+                answer += octet == 0 ? "" : (char) octet;
+            }
+            assertThat(answer)
+                    .startsWith("HTTP/1.1 4")
+                    .contains("application/problem+json")
+                    .contains("\"detail\"");
+        }
     }
 
     @Test

@@ -1,5 +1,9 @@
 package app.jubek.server;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.assignableTo;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -43,6 +47,19 @@ class ArchitectureTest {
                 .areAssignableTo(Repository.class)
                 .should()
                 .bePackagePrivate()
+                .check(server);
+    }
+
+    /** What comes in is read by RE2/J or a scan, which go through it once. */
+    @Test
+    void nothingReadsTextWithExpressionsThatBacktrack() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("java.util.regex..")
+                .orShould()
+                .callMethodWhere(target(owner(assignableTo(String.class)))
+                        .and(target(nameMatching("matches|replaceAll|replaceFirst|split"))))
                 .check(server);
     }
 }

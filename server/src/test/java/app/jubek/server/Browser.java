@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -41,9 +42,13 @@ final class Browser {
     }
 
     HttpResponse<String> send(String method, String path, String body, String type) {
+        return send(method, path, body.getBytes(StandardCharsets.UTF_8), type);
+    }
+
+    HttpResponse<String> send(String method, String path, byte[] body, String type) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", type)
-                .method(method, HttpRequest.BodyPublishers.ofString(body));
+                .method(method, HttpRequest.BodyPublishers.ofByteArray(body));
         token(request);
         try {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofString());

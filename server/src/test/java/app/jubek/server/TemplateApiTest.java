@@ -62,6 +62,9 @@ class TemplateApiTest extends ServerTest {
         assertThat(listed("wrong").isMissingNode()).isTrue();
         assertThat(browser.send("PUT", at("/templates/wrong"), "{\"baseVersion\":0}", "application/json")
                         .body())
+                .contains("does not fit at /written");
+        assertThat(browser.send("PUT", at("/templates/wrong"), "{\"baseVersion\":0,\"written\":{}}", "application/json")
+                        .body())
                 .contains("a template needs a name");
     }
 

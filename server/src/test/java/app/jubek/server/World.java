@@ -18,9 +18,15 @@ import org.springframework.test.context.DynamicPropertyRegistry;
 final class World {
     static final String VISITS = "visits@ostrel-gardens.example";
     static final String SEEDS = "seeds@ostrel-gardens.example";
+
+    /** Its rules, templates and people may be anything. */
+    static final String WALKS = "walks@ostrel-gardens.example";
+
     static final String WRITTEN_BY_ILSE = "<ilse.1@ostrel-gardens.example>";
     static final String DATABASE =
             System.getenv().getOrDefault("JUBEK_TEST_DATABASE", "jdbc:postgresql://127.0.0.1:8494/jubek");
+
+    private static final String PASSWORD = System.getenv().getOrDefault("JUBEK_TEST_DATABASE_PASSWORD", "");
 
     private static World only;
 
@@ -50,13 +56,14 @@ final class World {
 
     void open() {
         office = new PostOffice(settings, octets -> {});
-        office.open(List.of(SEEDS));
+        office.open(List.of(SEEDS, WALKS));
         office.start();
     }
 
     void properties(DynamicPropertyRegistry registry) {
         emptyDatabase();
         registry.add("spring.datasource.url", () -> DATABASE);
+        registry.add("spring.datasource.password", () -> PASSWORD);
         registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
         registry.add("jubek.poll-interval", () -> "2s");
         registry.add("jubek.reconnect-after", () -> "200ms");
@@ -79,10 +86,13 @@ final class World {
         registry.add("jubek.other-mailboxes.seeds.address", () -> SEEDS);
         registry.add("jubek.other-mailboxes.seeds.name", () -> "Seed exchange");
         registry.add("jubek.other-mailboxes.seeds.password", () -> "ostrel");
+        registry.add("jubek.other-mailboxes.walks.address", () -> WALKS);
+        registry.add("jubek.other-mailboxes.walks.name", () -> "Guided walks");
+        registry.add("jubek.other-mailboxes.walks.password", () -> "ostrel");
     }
 
     private static void emptyDatabase() {
-        try (Connection connection = DriverManager.getConnection(DATABASE, "jubek", "jubek")) {
+        try (Connection connection = DriverManager.getConnection(DATABASE, "jubek", PASSWORD)) {
             connection.createStatement().execute("drop schema if exists public cascade; create schema public");
         } catch (SQLException away) {
             throw new IllegalStateException("no test database at " + DATABASE + ": run bin/test", away);

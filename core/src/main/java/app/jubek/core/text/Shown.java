@@ -15,7 +15,7 @@ public final class Shown {
 
     public static String of(String text) {
         int at = 0;
-        while (at < text.length() && shown(text.charAt(at)) == text.charAt(at)) {
+        while (at < text.length() && shown(text, at) == text.charAt(at)) {
             at++;
         }
         if (at == text.length()) {
@@ -23,9 +23,17 @@ public final class Shown {
         }
         StringBuilder shown = new StringBuilder(text);
         for (; at < shown.length(); at++) {
-            shown.setCharAt(at, shown(shown.charAt(at)));
+            shown.setCharAt(at, shown(text, at));
         }
         return shown.toString();
+    }
+
+    private static char shown(String text, int at) {
+        char unit = text.charAt(at);
+        boolean pair = Character.isHighSurrogate(unit)
+                ? at + 1 < text.length() && Character.isLowSurrogate(text.charAt(at + 1))
+                : Character.isLowSurrogate(unit) && at > 0 && Character.isHighSurrogate(text.charAt(at - 1));
+        return Character.isSurrogate(unit) && !pair ? MARK : shown(unit);
     }
 
     private static char shown(char unit) {

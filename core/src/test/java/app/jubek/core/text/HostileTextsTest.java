@@ -70,6 +70,7 @@ class HostileTextsTest {
     void whatCannotBeSeenIsShownAsAMarkOfTheSameLength() {
         assertThat(Shown.of("invoice\u202Efdp.exe")).isEqualTo("invoice\u25C7fdp.exe");
         assertThat(Shown.of("a\u0000b\u001Bc\u007Fd\u0085e")).isEqualTo("a\u2400b\u241Bc\u2421d\u25C7e");
+        assertThat(Shown.of("\uD83Da\uDE00")).isEqualTo("\u25C7a\u25C7");
         assertThat(Shown.of("שלום, line\nnext\t€ 😀")).isEqualTo("שלום, line\nnext\t€ 😀");
     }
 }

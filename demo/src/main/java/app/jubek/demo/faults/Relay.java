@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -12,6 +13,9 @@ import java.util.concurrent.Executors;
 
 /** Listens where clients connect and holds a conversation with the real server for each of them. */
 public final class Relay implements AutoCloseable {
+    /** This machine alone; the lock of TLS is tried on an address that is not 127.0.0.1. */
+    private static final List<String> ADDRESSES = List.of("127.0.0.1", "127.0.0.2");
+
     private final int port;
     private final int serverPort;
     private final Talk talk;
@@ -21,7 +25,7 @@ public final class Relay implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
     });
-    private volatile ServerSocket listening;
+    private volatile List<ServerSocket> listening;
 
     /** The protocol that is relayed. */
     interface Talk {
@@ -45,7 +49,7 @@ public final class Relay implements AutoCloseable {
         this.port = port;
         this.serverPort = serverPort;
         this.talk = talk;
-        this.listening = listen();
+        this.listening = ADDRESSES.stream().map(this::listen).toList();
     }
 
     public static Relay smtp(int port, int serverPort, FaultBench bench, Certificates certificates) {
@@ -57,7 +61,7 @@ public final class Relay implements AutoCloseable {
     }
 
     public void start() {
-        threads.execute(this::accept);
+        listening.forEach(socket -> threads.execute(() -> accept(socket)));
     }
 
     /** Breaks every conversation off. */
@@ -65,27 +69,22 @@ public final class Relay implements AutoCloseable {
         open.forEach(Conversation::close);
     }
 
-    private ServerSocket listen() {
+    private ServerSocket listen(String address) {
         try {
             ServerSocket socket = new ServerSocket();
             socket.setReuseAddress(true);
-            // All of 127/8 is loopback, and the lock of TLS is tried on an address that is not 127.0.0.1.
-            socket.bind(new InetSocketAddress("0.0.0.0", port), 200);
+            socket.bind(new InetSocketAddress(address, port), 200);
             return socket;
         } catch (IOException taken) {
             throw new UncheckedIOException("port " + port + " can't be listened on", taken);
         }
     }
 
-    private void accept() {
-        while (!listening.isClosed()) {
+    private void accept(ServerSocket socket) {
+        while (!socket.isClosed()) {
             try {
-                Socket client = listening.accept();
-                if (client.getInetAddress().isLoopbackAddress()) {
-                    threads.execute(() -> converse(client));
-                } else {
-                    client.close();
-                }
+                Socket client = socket.accept();
+                threads.execute(() -> converse(client));
             } catch (IOException closed) {
                 return;
             }
@@ -118,7 +117,9 @@ public final class Relay implements AutoCloseable {
     @Override
     public void close() {
         try {
-            listening.close();
+            for (ServerSocket socket : listening) {
+                socket.close();
+            }
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }

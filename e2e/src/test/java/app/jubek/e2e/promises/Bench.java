@@ -19,6 +19,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
@@ -33,6 +34,8 @@ final class Bench implements AutoCloseable {
     static final String ANNA = "anna@school.example";
     static final String DATABASE =
             System.getenv().getOrDefault("JUBEK_TEST_DATABASE", "jdbc:postgresql://127.0.0.1:8494/jubek");
+
+    private static final String PASSWORD = System.getenv().getOrDefault("JUBEK_TEST_DATABASE_PASSWORD", "");
 
     private static final Duration PATIENCE = Duration.ofSeconds(40);
 
@@ -118,9 +121,11 @@ final class Bench implements AutoCloseable {
                 "--jubek.mailbox.rule-limit=100000"));
         arguments.addAll(List.of(more));
         try {
+            Map<String, String> all = new HashMap<>(environment);
+            all.put("SPRING_DATASOURCE_PASSWORD", PASSWORD);
             Node.archiveClasses(arguments);
-            Node node = Node.begin(
-                    FreePort.any(), folder.resolve("server-" + nodes.size() + ".log"), java, arguments, environment);
+            Node node =
+                    Node.begin(FreePort.any(), folder.resolve("server-" + nodes.size() + ".log"), java, arguments, all);
             nodes.add(node);
             return node;
         } catch (IOException failed) {
@@ -239,7 +244,7 @@ final class Bench implements AutoCloseable {
     }
 
     Connection connect() throws SQLException {
-        return DriverManager.getConnection(database + "?currentSchema=" + schema, "jubek", "jubek");
+        return DriverManager.getConnection(database + "?currentSchema=" + schema, "jubek", PASSWORD);
     }
 
     static void await(String what, BooleanSupplier holds) {

@@ -156,6 +156,10 @@ final class Node implements AutoCloseable {
         return JSON.readTree(get(mailbox() + "/records").body());
     }
 
+    JsonNode setAside() {
+        return JSON.readTree(get(mailbox() + "/set-aside").body());
+    }
+
     JsonNode mailboxView() {
         return JSON.readTree(get(mailbox()).body());
     }

@@ -39,6 +39,10 @@ class AccountEntity {
         return name;
     }
 
+    void setPasswordHash(String hash) {
+        passwordHash = hash;
+    }
+
     String passwordHash() {
         return passwordHash;
     }

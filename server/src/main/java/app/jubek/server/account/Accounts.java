@@ -1,10 +1,15 @@
 package app.jubek.server.account;
 
+import app.jubek.server.platform.InstallationKeys;
 import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.platform.Refused;
+import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.Base64;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -20,12 +25,19 @@ import org.springframework.transaction.annotation.Transactional;
 public class Accounts implements UserDetailsService {
     private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
     private static final int PASSWORD_OCTETS = 12;
+    private static final int LONGEST_NAME = 200;
+    private static final int SHORTEST = 12;
+
+    /** What bcrypt takes. */
+    private static final int MOST_OCTETS = 72;
 
     private final AccountRepository accounts;
     private final PasswordEncoder encoder;
+    private final InstallationKeys keys;
     private final Clock clock;
 
-    Accounts(AccountRepository accounts, PasswordEncoder encoder, Clock clock) {
+    Accounts(AccountRepository accounts, PasswordEncoder encoder, InstallationKeys keys, Clock clock) {
+        this.keys = keys;
         this.accounts = accounts;
         this.encoder = encoder;
         this.clock = clock;
@@ -34,9 +46,11 @@ public class Accounts implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public UserDetails loadUserByUsername(String signIn) {
-        return accounts.named(signIn.strip().toLowerCase(Locale.ROOT))
+        return Optional.of(signIn.strip().toLowerCase(Locale.ROOT))
+                .filter(name -> name.length() <= LONGEST_NAME && name.chars().noneMatch(Character::isISOControl))
+                .flatMap(accounts::named)
                 .map(SignedIn::new)
-                .orElseThrow(() -> new UsernameNotFoundException(signIn));
+                .orElseThrow(() -> new UsernameNotFoundException("there is no such account"));
     }
 
     /** Makes the first account when there is none; a password not given is made up and printed once. */
@@ -55,9 +69,32 @@ public class Accounts implements UserDetailsService {
                 clock.instant());
         accounts.save(account);
         if (wanted.password().isEmpty()) {
-            LOG.info("First account made. Sign in as {} with the password {}", account.signIn(), password);
+            LOG.info(
+                    "first account made; its password is in {}: change it after signing in, then delete the file",
+                    keys.note("first-password", password));
         }
         return account.id();
+    }
+
+    /**
+     * @throws Refused when the current password is wrong, or the next one too short, too long or the same
+     */
+    @Transactional
+    public void changePassword(UUID id, String current, String next) {
+        AccountEntity account = accounts.findById(id).orElseThrow(Refused::notFound);
+        if (!encoder.matches(current, account.passwordHash())) {
+            throw Refused.invalid("The current password is not right. Nothing was changed.", List.of());
+        }
+        int octets = next.getBytes(StandardCharsets.UTF_8).length;
+        if (next.length() < SHORTEST || octets > MOST_OCTETS || next.indexOf('\0') >= 0) {
+            throw Refused.invalid(
+                    "The new password needs " + SHORTEST + " to " + MOST_OCTETS + " characters. Nothing was changed.",
+                    List.of());
+        }
+        if (next.equals(current)) {
+            throw Refused.invalid("The new password is the current one. Nothing was changed.", List.of());
+        }
+        account.setPasswordHash(encoder.encode(next));
     }
 
     private static String madeUp() {

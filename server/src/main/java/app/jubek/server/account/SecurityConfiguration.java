@@ -1,23 +1,29 @@
 package app.jubek.server.account;
 
+import app.jubek.server.platform.Problems;
+import app.jubek.server.platform.WebServer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.RequestCacheConfigurer;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.HttpStatusEntryPoint;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Sessions, CSRF, and headers that keep the page to itself. */
@@ -29,12 +35,16 @@ class SecurityConfiguration {
             "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
                     + " object-src 'none'; base-uri 'none'; frame-ancestors 'self'; form-action 'self'";
 
-    private final SignInThrottle throttle;
+    private final SignIns signIns;
+    private final KnownBrowser browsers;
     private final MetricsToken metrics;
+    private final WebServer server;
 
-    SecurityConfiguration(SignInThrottle throttle, MetricsToken metrics) {
-        this.throttle = throttle;
+    SecurityConfiguration(SignIns signIns, KnownBrowser browsers, MetricsToken metrics, WebServer server) {
+        this.signIns = signIns;
+        this.browsers = browsers;
         this.metrics = metrics;
+        this.server = server;
     }
 
     @Bean
@@ -55,55 +65,78 @@ class SecurityConfiguration {
                         .anyRequest()
                         .permitAll())
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
-                        .successHandler((request, response, who) -> {
-                            throttle.succeeded(who.getName());
-                            response.setStatus(HttpStatus.NO_CONTENT.value());
-                        })
-                        .failureHandler((request, response, why) -> {
-                            throttle.failed(name(request));
-                            problem(
-                                    response,
-                                    HttpStatus.UNAUTHORIZED,
-                                    "That name and password do not belong together.");
-                        }))
+                        .authenticationDetailsSource(this::origin)
+                        .successHandler(this::signedIn)
+                        .failureHandler(SecurityConfiguration::refused))
                 .logout(out -> out.logoutUrl("/api/sign-out")
                         .logoutSuccessHandler(
                                 (request, response, who) -> response.setStatus(HttpStatus.NO_CONTENT.value())))
-                .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .requestCache(RequestCacheConfigurer::disable)
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, why) -> Problems.write(
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                "Nobody is signed in, or no longer. Sign in and try again."))
+                        .accessDeniedHandler((request, response, why) -> Problems.write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "The request does not come from Jubek's own page, or the page is out of date. Reload it and"
+                                        + " try again.")))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(PAGE_POLICY))
+                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                         .frameOptions(frame -> frame.sameOrigin()))
-                .addFilterBefore(new ThrottleFilter(), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new Ways(), SecurityContextHolderFilter.class)
                 .build();
     }
 
     @Bean
-    PasswordEncoder passwordEncoder() {
+    static PasswordEncoder passwordEncoder() {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
     }
 
-    private static String name(HttpServletRequest request) {
-        return Optional.ofNullable(request.getParameter("username")).orElse("");
+    /** Of an address that no page of ours has. */
+    @Bean
+    static RequestRejectedHandler rejected() {
+        return (request, response, why) ->
+                Problems.write(response, HttpStatus.BAD_REQUEST, "The request's address can't be read.");
     }
 
-    private static void problem(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter().write("{\"status\":" + status.value() + ",\"detail\":\"" + detail + "\"}");
+    private SignInOrigin origin(HttpServletRequest request) {
+        String name = Optional.ofNullable(request.getParameter("username")).orElse("");
+        return SignInOrigin.of(request, browsers.mark(request, name));
     }
 
-    private final class ThrottleFilter extends OncePerRequestFilter {
+    private void signedIn(HttpServletRequest request, HttpServletResponse response, Authentication who) {
+        signIns.begun(request.getSession(), origin(request));
+        browsers.remember(request, response, who.getName());
+        response.setStatus(HttpStatus.NO_CONTENT.value());
+    }
+
+    private static void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
+            throws IOException {
+        if (why instanceof SignInPaused paused) {
+            response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(paused.seconds()));
+            Problems.write(response, HttpStatus.TOO_MANY_REQUESTS, Problems.paused(paused.seconds()));
+        } else {
+            Problems.write(response, HttpStatus.UNAUTHORIZED, "That name and password do not belong together.");
+        }
+    }
+
+    /** Sessions end after a time however busy they are, and behind a proxy nothing comes in round its encryption. */
+    private final class Ways extends OncePerRequestFilter {
         @Override
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
-            boolean signingIn = request.getMethod().equals(HttpMethod.POST.name())
-                    && request.getRequestURI().equals(SIGN_IN);
-            if (signingIn && throttle.mustWait(name(request))) {
-                problem(
+            boolean api = request.getRequestURI().startsWith("/api/");
+            if (api && server.isBehindProxy() && !request.isSecure()) {
+                Problems.write(
                         response,
-                        HttpStatus.TOO_MANY_REQUESTS,
-                        "Too many wrong passwords. Wait ten minutes and try again.");
+                        HttpStatus.FORBIDDEN,
+                        "This came in unencrypted. Use the address that begins with https.");
                 return;
+            }
+            HttpSession session = request.getSession(false);
+            if (session != null && signIns.isOver(session)) {
+                session.invalidate();
             }
             chain.doFilter(request, response);
         }

@@ -1,46 +1,116 @@
 package app.jubek.server.account;
 
+import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Five wrong passwords for one name within ten minutes, and it must wait; counted in the database, for all nodes. */
+/**
+ * After some wrong passwords a pause, which doubles with each further one: for a name at a place, for a name from
+ * anywhere, and for a place whatever the name. Nobody is locked out: a browser that signed in under the name before is
+ * counted by itself alone. An attempt counts as wrong until it is right, so that many at once don't slip through.
+ */
 @Component
 class SignInThrottle {
-    private static final int ALLOWED = 5;
-
     private final JdbcClient jdbc;
 
     SignInThrottle(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
-    boolean mustWait(String signIn) {
-        return jdbc.sql("select count(*) from sign_in_failure where sign_in = ? and at > now() - interval '10 minutes'")
-                        .param(key(signIn))
-                        .query(Integer.class)
-                        .single()
-                >= ALLOWED;
+    /**
+     * What attempts are counted by.
+     *
+     * @param free wrong passwords without a pause
+     * @param most the longest pause
+     */
+    private record Count(String key, int free, Duration most) {
+        Duration pause(int wrong) {
+            if (wrong < free) {
+                return Duration.ZERO;
+            }
+            long seconds = 1L << Math.min(wrong - free, 20);
+            return seconds < most.toSeconds() ? Duration.ofSeconds(seconds) : most;
+        }
     }
 
+    /** An attempt under way. */
+    record Attempt(UUID id, List<String> ownKeys) {}
+
+    /**
+     * Counts one more attempt, before the password is looked at.
+     *
+     * @throws SignInPaused when it comes too early; it is not counted then
+     */
     @Transactional
-    void failed(String signIn) {
-        jdbc.sql("delete from sign_in_failure where at < now() - interval '10 minutes'")
+    public Attempt begin(String signIn, SignInOrigin from) {
+        jdbc.sql("delete from sign_in_attempt where at < now() - interval '1 hour'")
                 .update();
-        jdbc.sql("insert into sign_in_failure (sign_in, at) values (?, now())")
-                .param(key(signIn))
+        List<Count> counts = counts(signIn, from);
+        counts.forEach(count -> jdbc.sql("select pg_advisory_xact_lock(hashtext(?))")
+                .param(count.key())
+                .query((row, n) -> n)
+                .list());
+        counts.stream()
+                .flatMap(count -> left(count).stream())
+                .max(Duration::compareTo)
+                .ifPresent(pause -> {
+                    throw new SignInPaused(pause);
+                });
+        Attempt attempt = new Attempt(UUID.randomUUID(), List.of(counts.get(0).key()));
+        counts.forEach(count -> jdbc.sql("insert into sign_in_attempt (id, key, at) values (?, ?, clock_timestamp())")
+                .params(attempt.id(), count.key())
+                .update());
+        return attempt;
+    }
+
+    /** The password was right: this attempt counts nowhere, and the earlier ones of the same person are forgotten. */
+    @Transactional
+    public void succeeded(Attempt attempt) {
+        jdbc.sql("delete from sign_in_attempt where id = :id or key in (:keys)")
+                .param("id", attempt.id())
+                .param("keys", attempt.ownKeys())
                 .update();
     }
 
-    void succeeded(String signIn) {
-        jdbc.sql("delete from sign_in_failure where sign_in = ?")
-                .param(key(signIn))
-                .update();
+    private static List<Count> counts(String signIn, SignInOrigin from) {
+        String name = hash(signIn.strip().toLowerCase(Locale.ROOT));
+        if (!from.known().isEmpty()) {
+            return List.of(new Count("browser " + from.known(), 5, Duration.ofMinutes(15)));
+        }
+        List<Count> counts = new ArrayList<>();
+        counts.add(new Count("name at place " + name + " " + from.place(), 5, Duration.ofMinutes(15)));
+        counts.add(new Count("name " + name, 20, Duration.ofSeconds(30)));
+        counts.add(new Count("place " + from.place(), 20, Duration.ofMinutes(15)));
+        return counts;
     }
 
-    private static String key(String signIn) {
-        String lower = signIn.strip().toLowerCase(Locale.ROOT);
-        return lower.length() > 200 ? lower.substring(0, 200) : lower;
+    private Optional<Duration> left(Count count) {
+        record Wrong(int times, double secondsAgo) {}
+        Wrong wrong = jdbc.sql("select count(*), coalesce(extract(epoch from clock_timestamp() - max(at)), 0)"
+                        + " from sign_in_attempt where key = ?")
+                .param(count.key())
+                .query((row, n) -> new Wrong(row.getInt(1), row.getDouble(2)))
+                .single();
+        Duration left = count.pause(wrong.times()).minusMillis((long) (wrong.secondsAgo() * 1_000));
+        return Optional.of(left).filter(pause -> !pause.isNegative() && !pause.isZero());
+    }
+
+    private static String hash(String name) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(name.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest, 0, 16);
+        } catch (GeneralSecurityException everyJavaHasIt) {
+            throw new IllegalStateException(everyJavaHasIt);
+        }
     }
 }

@@ -16,7 +16,6 @@ import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.RuleBooks;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -45,13 +44,6 @@ class AddressBookController {
 
     /** A person as they are written down; the first address is the one to write to. */
     record PersonText(String name, List<String> addresses, String organisation, String phone, String note) {
-        PersonText {
-            name = Objects.requireNonNullElse(name, "");
-            addresses = Objects.requireNonNullElse(addresses, List.of());
-            organisation = Objects.requireNonNullElse(organisation, "");
-            phone = Objects.requireNonNullElse(phone, "");
-            note = Objects.requireNonNullElse(note, "");
-        }
 
         private Person person(String id) {
             return new Person(id, name, addresses.stream().map(MailAddress::of).toList(), organisation, phone, note);
@@ -60,12 +52,7 @@ class AddressBookController {
 
     record PersonView(String id, PersonText written) {}
 
-    record GroupText(String name, List<String> members) {
-        GroupText {
-            name = Objects.requireNonNullElse(name, "");
-            members = Objects.requireNonNullElse(members, List.of());
-        }
-    }
+    record GroupText(String name, List<String> members) {}
 
     /**
      * @param usedBy names of the rules that ask for it or hand on to it
@@ -122,7 +109,7 @@ class AddressBookController {
     PersonView merge(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody Merge merge) {
         access.check(who, mailbox);
         List<Person> all = books.people(mailbox);
-        List<Person> same = Objects.requireNonNullElse(merge.people(), List.<String>of()).stream()
+        List<Person> same = merge.people().stream()
                 .distinct()
                 .flatMap(id -> all.stream().filter(person -> person.id().equals(id)))
                 .toList();

@@ -120,7 +120,7 @@ class Claims {
     }
 
     private void setBack(UUID step, Border.Failure why) {
-        LOG.error("step {} can't be begun", step, why.cause());
+        LOG.error("step {} can't be begun: {}", step, why.trace());
         List<Duration> pauses = properties.retryAfter();
         String note = "Jubek can't begin it: " + Shown.of(why.words());
         transaction.executeWithoutResult(

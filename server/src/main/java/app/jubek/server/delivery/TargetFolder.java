@@ -1,8 +1,8 @@
 package app.jubek.server.delivery;
 
+import app.jubek.core.text.Pieces;
 import app.jubek.server.mailbox.SpecialUse;
 import jakarta.mail.MessagingException;
-import java.util.Arrays;
 import java.util.stream.Collectors;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -17,7 +17,7 @@ final class TargetFolder {
         if (separator == '/' || separator == 0 || store.getFolder(folder).exists()) {
             return folder;
         }
-        return Arrays.stream(folder.split("/"))
+        return Pieces.between(folder, '/').stream()
                 .map(part -> part.replace(separator, '_'))
                 .collect(Collectors.joining(String.valueOf(separator)));
     }

@@ -58,7 +58,7 @@ class Worker {
 
     /** Whatever it is, it is no reason to stop working. */
     private void broke(Claims.Claim claim, Border.Failure failure) {
-        LOG.error("step {} broke", claim.step().id(), failure.cause());
+        LOG.error("step {} broke: {}", claim.step().id(), failure.trace());
         Cause cause = Cause.of("Jubek failed at it: " + Shown.of(failure.words()));
         Border.around(() -> claims.retryOrFail(claim, cause))
                 .ifPresent(again -> LOG.warn("and that can't be noted: {}", again.words()));

@@ -140,7 +140,8 @@ class Corpora {
             if (failure.ofSurroundings()) {
                 throw new IllegalStateException("past mail can't be loaded just now", failure.cause());
             }
-            LOG.warn("past message {} is no evidence, as it can't be looked through", message.id(), failure.cause());
+            LOG.warn(
+                    "past message {} is no evidence, as it can't be looked through: {}", message.id(), failure.trace());
         });
     }
 

@@ -72,13 +72,14 @@ final class EvidenceRows {
     private static EvidenceRow.Marked snippet(String text, Span span) {
         int from = wordStart(text, Math.max(0, span.start() - BEFORE));
         int to = Math.min(text.length(), span.end() + AFTER);
-        String piece = text.substring(from, to).replaceAll("[\\r\\n\\t]", " ");
+        String piece =
+                text.substring(from, to).replace('\r', ' ').replace('\n', ' ').replace('\t', ' ');
         return new EvidenceRow.Marked(piece, List.of(new Span(span.start() - from, span.end() - from)));
     }
 
     private static int wordStart(String text, int from) {
         int at = from;
-        while (at > 0 && !Character.isWhitespace(text.charAt(at - 1))) {
+        while (at > 0 && from - at <= BEFORE && !Character.isWhitespace(text.charAt(at - 1))) {
             at--;
         }
         return from - at > BEFORE ? from : at;

@@ -18,7 +18,6 @@ import app.jubek.server.account.SignedIn;
 import app.jubek.server.intake.Messages;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -50,11 +49,7 @@ class HandingOnController {
     record AsReceivedAsked(
             long message,
             int days,
-            @Schema(ref = "#/components/schemas/Step") Optional<JsonNode> step) {
-        AsReceivedAsked {
-            step = Objects.requireNonNullElse(step, Optional.empty());
-        }
-    }
+            @Schema(ref = "#/components/schemas/Step") Optional<JsonNode> step) {}
 
     /**
      * @param differences from the message as it came in, that a recipient notices

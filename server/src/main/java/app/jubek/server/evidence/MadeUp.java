@@ -5,19 +5,13 @@ import app.jubek.core.criteria.Setting;
 import app.jubek.core.message.MessageReading;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.text.Limits;
+import app.jubek.core.text.Pieces;
 import app.jubek.server.mailbox.Mailbox;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import java.util.Objects;
 
 /** A message written on the spot, to see what a rule or a template makes of it. */
 record MadeUp(String from, String to, String subject, String text) {
-    MadeUp {
-        from = Objects.requireNonNullElse(from, "");
-        to = Objects.requireNonNullElse(to, "");
-        subject = Objects.requireNonNullElse(subject, "");
-        text = Objects.requireNonNullElse(text, "");
-    }
 
     /** As if it came in now. */
     InHand inHand(Mailbox mailbox, AddressBook people, Instant now) {
@@ -44,10 +38,12 @@ record MadeUp(String from, String to, String subject, String text) {
 
     /** The address of "Mara Lindqvist <mara@mailhaven.example>". */
     private static String bare(String writer) {
-        return writer.replaceAll("^[^<]*<([^>]*)>.*$", "$1");
+        int open = writer.indexOf('<');
+        int close = writer.indexOf('>', open);
+        return open >= 0 && close > open ? writer.substring(open + 1, close) : writer;
     }
 
     private static String line(String written) {
-        return written.replaceAll("\\p{Cntrl}", " ").strip();
+        return Pieces.replaced(written, Character::isISOControl, " ").strip();
     }
 }

@@ -21,7 +21,6 @@ import app.jubek.server.template.Templates;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,11 +48,7 @@ class TemplatePreviewController {
      * @param message of the evidence window
      * @param madeUp one written on the spot, instead
      */
-    record PreviewAsked(TemplateText written, int days, Optional<Long> message, Optional<MadeUp> madeUp) {
-        PreviewAsked {
-            written = Objects.requireNonNullElse(written, TemplateText.empty());
-        }
-    }
+    record PreviewAsked(TemplateText written, int days, Optional<Long> message, Optional<MadeUp> madeUp) {}
 
     /**
      * @param html the rich form as a page; empty where it has none

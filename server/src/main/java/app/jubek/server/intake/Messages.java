@@ -133,7 +133,7 @@ public class Messages implements StoredMail {
         AddressBook known = people.of(mailbox);
         List<PastMessage> past = new ArrayList<>();
         rows.forEach(row -> Border.around(() -> past.add(row.seenBy(seenBy, known, now)))
-                .ifPresent(failure -> LOG.warn("past message {} can't be looked at", row.id(), failure.cause())));
+                .ifPresent(failure -> LOG.warn("past message {} can't be looked at: {}", row.id(), failure.trace())));
         return past;
     }
 
@@ -169,7 +169,7 @@ public class Messages implements StoredMail {
         return lines;
     }
 
-    private static MessageLine line(MessageEntity m) {
+    static MessageLine line(MessageEntity m) {
         return new MessageLine(
                 m.id(), m.receivedAt(), m.senderShown(), m.subject(), m.attachments(), m.standing(), m.notes());
     }

@@ -27,6 +27,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class SetAside {
     private static final Logger LOG = LoggerFactory.getLogger(SetAside.class);
     private static final int AT_A_RESTART = 100;
+    private static final int SHOWN = 50;
 
     private final MessageRepository messages;
     private final StoredOctets octets;
@@ -60,8 +61,8 @@ class SetAside {
         }
         if (failure.isPresent()) {
             LOG.warn(
-                    "of a message that is set aside not even the header can be kept",
-                    failure.get().cause());
+                    "of a message that is set aside not even the header can be kept: {}",
+                    failure.get().trace());
             store(mailbox, fetched, lease, cause, nothing());
         }
     }
@@ -88,15 +89,37 @@ class SetAside {
      * @throws Refused when there is not enough of it to decide
      */
     void checkWhole(MessageEntity message) {
-        boolean headerOnly = message.size() > properties.largestMessage().toBytes();
-        if (headerOnly || !octets.has(message.id())) {
+        if (!isWhole(message)) {
             throw Refused.conflict(
-                    headerOnly
+                    message.size() > properties.largestMessage().toBytes()
                             ? "Only the header of this message was fetched, because it is too large. Deal with it in your"
                                     + " mail program."
                             : "The content of this message was cleared away for its age.",
                     Map.of());
         }
+    }
+
+    /** Whether all of it is kept. */
+    boolean isWhole(MessageEntity message) {
+        return message.size() <= properties.largestMessage().toBytes() && octets.has(message.id());
+    }
+
+    /** Those that nobody has dealt with, the latest first. */
+    List<MessageEntity> open(UUID mailbox) {
+        return messages.setAside(mailbox, Limit.of(SHOWN));
+    }
+
+    /**
+     * @throws Refused as not found
+     */
+    MessageEntity find(UUID mailbox, long id) {
+        return messages.findByIdAndMailboxId(id, mailbox)
+                .filter(message -> message.standing() == Standing.SET_ASIDE)
+                .orElseThrow(Refused::notFound);
+    }
+
+    void close(UUID mailbox, long id) {
+        messages.save(find(mailbox, id).doneAside());
     }
 
     /** Those that were not tried again yet, the latest first. */
@@ -111,7 +134,7 @@ class SetAside {
     }
 
     void failedAgain(long id, Border.Failure why) {
-        LOG.warn("message {} that was set aside can't be taken in now either", id, why.cause());
+        LOG.warn("message {} that was set aside can't be taken in now either: {}", id, why.trace());
         transaction.executeWithoutResult(status ->
                 messages.findById(id).ifPresent(message -> messages.save(message.because(why.words(), true))));
     }

@@ -108,10 +108,10 @@ class FirstReading implements DisposableBean {
             fetched.forEach(one -> past(mailbox, List.of(one)));
         } else {
             LOG.warn(
-                    "past message {} of {} can't be read",
+                    "past message {} of {} can't be read: {}",
                     fetched.get(0).place().uid(),
                     mailbox.id(),
-                    failure.get().cause());
+                    failure.get().trace());
         }
     }
 

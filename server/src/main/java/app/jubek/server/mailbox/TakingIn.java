@@ -88,10 +88,10 @@ final class TakingIn {
             boolean tooCostly = failure.get().cause() instanceof Budget.Spent;
             times = tooCostly ? ATTEMPTS : times + 1;
             LOG.warn(
-                    "message {} of {} failed",
+                    "message {} of {} failed: {}",
                     message.place().uid(),
                     mailbox.id(),
-                    failure.get().cause());
+                    failure.get().trace());
             if (times == ATTEMPTS) {
                 setAside(message, lease, failure.get().words());
             }

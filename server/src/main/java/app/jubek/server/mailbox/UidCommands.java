@@ -1,5 +1,7 @@
 package app.jubek.server.mailbox;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import jakarta.mail.MessagingException;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -16,8 +18,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.eclipse.angus.mail.iap.Argument;
 import org.eclipse.angus.mail.iap.ProtocolException;
 import org.eclipse.angus.mail.iap.Response;
@@ -37,7 +37,7 @@ import org.jspecify.annotations.Nullable;
  * nothing here uses them. Nothing is marked by fetching, and nothing is expunged but what was named.
  */
 public final class UidCommands {
-    private static final Pattern COPIED = Pattern.compile("\\[COPYUID (\\d+) \\S+ (\\d+)]", Pattern.CASE_INSENSITIVE);
+    private static final Pattern COPIED = Pattern.compile("\\[COPYUID (\\d+) \\S+ (\\d+)\\]", Pattern.CASE_INSENSITIVE);
 
     private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]+>");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);

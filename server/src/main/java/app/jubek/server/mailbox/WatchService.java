@@ -57,13 +57,13 @@ public class WatchService implements DisposableBean {
 
     private void nudge() {
         watchers.forEach(watcher -> Border.around(watcher::nudge)
-                .ifPresent(failure -> LOG.warn("a watcher can't be nudged", failure.cause())));
+                .ifPresent(failure -> LOG.warn("a watcher can't be nudged: {}", failure.trace())));
     }
 
     /** Only the node that watches a mailbox compares its folders. */
     private void reconcile() {
         Border.around(() -> mailboxes.all().forEach(this::reconcile))
-                .ifPresent(failure -> LOG.warn("comparing folders failed; it is tried again later", failure.cause()));
+                .ifPresent(failure -> LOG.warn("comparing folders failed: {}", failure.trace()));
     }
 
     private void reconcile(Mailbox mailbox) {
@@ -72,7 +72,7 @@ public class WatchService implements DisposableBean {
                         reconciling.reconcile(mailbox);
                     }
                 })
-                .ifPresent(failure -> LOG.warn("comparing folders of {} failed", mailbox.id(), failure.cause()));
+                .ifPresent(failure -> LOG.warn("comparing folders of {} failed: {}", mailbox.id(), failure.trace()));
     }
 
     private boolean isRead(Mailbox mailbox) {

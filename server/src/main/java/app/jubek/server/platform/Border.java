@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.RecoverableDataAccessException;
 import org.springframework.dao.TransientDataAccessException;
@@ -24,6 +26,8 @@ public final class Border {
             UncheckedIOException.class,
             OutOfMemoryError.class,
             InterruptedException.class);
+
+    private static final int FRAMES = 12;
 
     private Border() {}
 
@@ -47,6 +51,19 @@ public final class Border {
                 return "it is nested too deep";
             }
             return root.getMessage() == null ? root.getClass().getSimpleName() : root.getMessage();
+        }
+
+        /** Where it went wrong, without what was in the thing: for the log, which tells of nobody's mail. */
+        public String trace() {
+            return causes(cause).stream().map(Failure::place).collect(Collectors.joining(", because of "));
+        }
+
+        private static String place(Throwable thrown) {
+            String frames = Stream.of(thrown.getStackTrace())
+                    .limit(FRAMES)
+                    .map(StackTraceElement::toString)
+                    .collect(Collectors.joining(" < "));
+            return thrown.getClass().getName() + " at " + frames;
         }
     }
 

@@ -1,5 +1,6 @@
 package app.jubek.server.platform;
 
+import com.google.re2j.Pattern;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -39,7 +40,7 @@ public class InstallationKeys {
     int newest(String name) {
         try (Stream<Path> files = Files.isDirectory(folder) ? Files.list(folder) : Stream.of()) {
             return files.map(file -> file.getFileName().toString())
-                    .filter(file -> file.matches(name + "-\\d{1,6}"))
+                    .filter(file -> Pattern.matches(name + "-\\d{1,6}", file))
                     .mapToInt(file -> Integer.parseInt(file.substring(name.length() + 1)))
                     .max()
                     .orElse(1);
@@ -48,11 +49,27 @@ public class InstallationKeys {
         }
     }
 
+    /** Writes something for the owner's eyes only into a file of that name, and returns the file. */
+    public Path note(String name, String secret) {
+        Path file = folder.resolve(name);
+        try {
+            Files.deleteIfExists(file);
+            create(file, secret);
+            return file;
+        } catch (IOException failed) {
+            throw new UncheckedIOException(file + " can't be written", failed);
+        }
+    }
+
     private static void create(Path file) throws IOException {
         byte[] key = new byte[OCTETS];
         new SecureRandom().nextBytes(key);
+        create(file, Base64.getEncoder().encodeToString(key));
+    }
+
+    private static void create(Path file, String content) throws IOException {
         Files.createDirectories(file.getParent());
         Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-        Files.writeString(file, Base64.getEncoder().encodeToString(key), StandardOpenOption.WRITE);
+        Files.writeString(file, content, StandardOpenOption.WRITE);
     }
 }

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
 import org.springframework.util.unit.DataSize;
 
 /**
@@ -24,6 +25,7 @@ import org.springframework.util.unit.DataSize;
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
+ * @param web how the page is reached
  * @param otherMailboxes by a word of the installation's own
  */
 @ConfigurationProperties("jubek")
@@ -37,6 +39,7 @@ public record JubekProperties(
         Duration upkeepInterval,
         DataSize evidenceMemory,
         DataSize largestMessage,
+        @DefaultValue Web web,
         @Nullable MailboxSettings mailbox,
         Map<String, OtherMailbox> otherMailboxes,
         @Nullable FirstAccount account,
@@ -70,6 +73,22 @@ public record JubekProperties(
 
     public Optional<Demo> simulated() {
         return Optional.ofNullable(demo);
+    }
+
+    /**
+     * How the page is reached.
+     *
+     * @param trustedProxies addresses whose forwarded headers count
+     * @param allowPlainHttp whether it may be reached from other machines without TLS
+     * @param sessionLife after which one has to sign in again, however busy one was
+     */
+    public record Web(
+            @DefaultValue List<String> trustedProxies,
+            @DefaultValue("false") boolean allowPlainHttp,
+            @DefaultValue("7d") Duration sessionLife) {
+        public Web {
+            trustedProxies = List.copyOf(trustedProxies);
+        }
     }
 
     /** A mailbox that is watched. Host names other than loopback need TLS. */

@@ -42,7 +42,10 @@ public final class StandingWork {
             Optional<Border.Failure> failure = Border.around(work::run);
             if (failure.isPresent() && !stopped) {
                 restarts.incrementAndGet();
-                LOG.error("{} broke off and is begun again", name, failure.get().cause());
+                LOG.error(
+                        "{} broke off and is begun again: {}",
+                        name,
+                        failure.get().trace());
                 LockSupport.parkNanos(PAUSE.toNanos());
             } else {
                 return;

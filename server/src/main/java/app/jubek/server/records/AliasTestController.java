@@ -5,7 +5,6 @@ import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.delivery.AliasTests;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,7 +30,7 @@ class AliasTestController {
     AliasTests.AliasTest send(
             @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody TestAsked asked) {
         access.check(who, mailbox);
-        return tests.send(mailbox, MailAddress.of(Objects.requireNonNullElse(asked.address(), "")));
+        return tests.send(mailbox, MailAddress.of(asked.address()));
     }
 
     /** The last ones, the newest first. */

@@ -14,6 +14,7 @@ import app.jubek.server.delivery.StepView;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.intake.ShownHtml;
+import app.jubek.server.platform.AsWritten;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -26,6 +27,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.annotation.JsonSerialize;
 
 /** Messages as they went out, and what became of all answers to one writer. */
 @RestController
@@ -55,7 +57,12 @@ class SentController {
      * @param size octets in all
      */
     record SentView(
-            AsReceived shown, List<String> texts, String page, List<Attachment> attachments, String raw, long size) {}
+            AsReceived shown,
+            List<String> texts,
+            String page,
+            List<Attachment> attachments,
+            @JsonSerialize(using = AsWritten.class) String raw,
+            long size) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/steps/{step}/sent")
     SentView sent(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable UUID step) {

@@ -2,6 +2,7 @@ package app.jubek.server.template;
 
 import app.jubek.core.template.Document;
 import app.jubek.core.template.DocumentId;
+import app.jubek.core.text.Pieces;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailboxes;
@@ -86,7 +87,7 @@ class DocumentController {
         Document next = new Document(
                 id,
                 fileName,
-                mediaType.split(";")[0].strip(),
+                Pieces.before(mediaType, ';').strip(),
                 octets.length,
                 today(mailbox),
                 documents.find(mailbox, id).flatMap(kept -> kept.document().lookAgainOn()));

@@ -18,7 +18,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -88,11 +87,7 @@ class TemplateController {
                 .toList();
     }
 
-    record TemplateSaving(int baseVersion, TemplateText written) {
-        TemplateSaving {
-            written = Objects.requireNonNullElse(written, TemplateText.empty());
-        }
-    }
+    record TemplateSaving(int baseVersion, TemplateText written) {}
 
     @PutMapping("/api/mailboxes/{mailbox}/templates/{template}")
     TemplateView save(

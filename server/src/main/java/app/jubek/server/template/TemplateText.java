@@ -4,12 +4,13 @@ import app.jubek.core.template.DocumentId;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
+import app.jubek.server.platform.AsWritten;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
+import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
  * A template as a person writes it.
@@ -24,29 +25,14 @@ import java.util.Optional;
 public record TemplateText(
         String name,
         String language,
-        String subject,
-        String text,
-        String rich,
-        String signature,
+        @JsonSerialize(using = AsWritten.class) String subject,
+        @JsonSerialize(using = AsWritten.class) String text,
+        @JsonSerialize(using = AsWritten.class) String rich,
+        @JsonSerialize(using = AsWritten.class) String signature,
         Optional<String> picture,
         List<String> documents,
-        Map<String, String> fallbacks,
+        @JsonSerialize(contentUsing = AsWritten.class) Map<String, String> fallbacks,
         Optional<LocalDate> lookAgainOn) {
-    /** What is left out of a request counts as empty, and is then refused with what is missing. */
-    public TemplateText {
-        name = Objects.requireNonNullElse(name, "");
-        language = Objects.requireNonNullElse(language, "");
-        subject = Objects.requireNonNullElse(subject, "");
-        text = Objects.requireNonNullElse(text, "");
-        rich = Objects.requireNonNullElse(rich, "");
-        signature = Objects.requireNonNullElse(signature, "");
-        documents = Objects.requireNonNullElse(documents, List.of());
-        fallbacks = Objects.requireNonNullElse(fallbacks, Map.of());
-    }
-
-    public static TemplateText empty() {
-        return new TemplateText("", "", "", "", "", "", Optional.empty(), List.of(), Map.of(), Optional.empty());
-    }
 
     static TemplateText of(Saved saved) {
         Template template = saved.template();

@@ -1,13 +1,17 @@
 package app.jubek.server.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import app.jubek.server.ServerContext;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -45,21 +49,63 @@ class AccountsTest extends ServerContext {
     @Test
     void aMailboxOneHasNoRightToLooksAsIfItDidNotExist() {
         SignedIn ilse = (SignedIn) accounts.loadUserByUsername("ilse");
-        assertThat(access.mailboxes(ilse)).hasSize(2);
+        assertThat(access.mailboxes(ilse)).hasSize(3);
         access.check(ilse, access.mailboxes(ilse).get(0));
         assertThatThrownBy(() -> access.check(ilse, UUID.randomUUID()))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("nothing here");
     }
 
-    @Test
-    void aRightPasswordClearsTheWrongOnesAndOneNameNeverLocksAnother() {
-        for (int i = 0; i < 5; i++) {
-            throttle.failed("Forgetful");
+    private static SignInOrigin place(String place) {
+        return new SignInOrigin(place, "", "");
+    }
+
+    private void wrong(int times, String name, SignInOrigin from) {
+        for (int i = 0; i < times; i++) {
+            throttle.begin(name, from);
         }
-        assertThat(throttle.mustWait("forgetful ")).isTrue();
-        assertThat(throttle.mustWait("someone-else")).isFalse();
-        throttle.succeeded("forgetful");
-        assertThat(throttle.mustWait("forgetful")).isFalse();
+    }
+
+    @Test
+    void wrongPasswordsBringPausesAndARightOneClearsThem() {
+        SignInOrigin here = place("192.0.2.1");
+        wrong(5, "Forgetful", here);
+        assertThatThrownBy(() -> throttle.begin("forgetful ", here))
+                .isInstanceOfSatisfying(
+                        SignInPaused.class,
+                        paused -> assertThat(paused.seconds()).isEqualTo(1));
+        await(() -> throttle.succeeded(throttle.begin("forgetful", here)));
+        wrong(4, "forgetful", here);
+        assertThatCode(() -> throttle.begin("someone-else", here)).doesNotThrowAnyException();
+    }
+
+    @Test
+    void otherNamesFromTheSamePlaceAreSlowedToo() {
+        for (int i = 0; i < 20; i++) {
+            throttle.begin("guess " + i, place("192.0.2.2"));
+        }
+        assertThatThrownBy(() -> throttle.begin("guess again", place("192.0.2.2")))
+                .isInstanceOf(SignInPaused.class);
+        assertThatCode(() -> throttle.begin("guess again", place("192.0.2.3"))).doesNotThrowAnyException();
+    }
+
+    @Test
+    void nobodyLocksAnOwnerOutOfABrowserTheyUsedBefore() {
+        for (int i = 0; i < 30; i++) {
+            catchThrowable(() -> throttle.begin(
+                    "owner", place("203.0.113." + ThreadLocalRandom.current().nextInt(100))));
+        }
+        SignInOrigin elsewhere = place("198.51.100.7");
+        assertThatThrownBy(() -> throttle.begin("owner", elsewhere)).isInstanceOf(SignInPaused.class);
+        SignInOrigin known = new SignInOrigin("198.51.100.7", "", "a browser of the owner");
+        assertThatCode(() -> throttle.begin("owner", known)).doesNotThrowAnyException();
+    }
+
+    private static void await(Runnable tried) {
+        long end = System.nanoTime() + 10_000_000_000L;
+        while (catchThrowable(tried::run) != null) {
+            assertThat(System.nanoTime()).isLessThan(end);
+            LockSupport.parkNanos(50_000_000);
+        }
     }
 }

@@ -1,0 +1,23 @@
+package app.jubek.server.platform;
+
+import java.sql.SQLException;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What the database says was the matter (PostgreSQL manual, appendix A). */
+final class SqlState {
+    /** Values that don't fit, such as a NUL in a text. */
+    private static final String DATA = "22";
+
+    /** A row of an index that is too long, and the like. */
+    private static final String LIMIT = "54";
+
+    private SqlState() {}
+
+    static boolean isOfData(Throwable failed) {
+        return Stream.iterate(failed, cause -> cause != null, Throwable::getCause)
+                .filter(SQLException.class::isInstance)
+                .flatMap(cause -> Optional.ofNullable(((SQLException) cause).getSQLState()).stream())
+                .anyMatch(state -> state.startsWith(DATA) || state.startsWith(LIMIT));
+    }
+}
