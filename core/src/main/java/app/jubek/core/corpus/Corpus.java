@@ -1,5 +1,6 @@
 package app.jubek.core.corpus;
 
+import app.jubek.core.compiled.ProbeIndex;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
@@ -25,6 +26,9 @@ import java.util.PriorityQueue;
  * <p>Safe for use by several threads.
  */
 public final class Corpus {
+    /** Of more values than that no sets are kept: they are looked for together, in one pass. */
+    private static final int MANY = 200;
+
     private final int maxSets;
     private final long maxBytes;
     private final List<Optional<PastMessage>> messages = new ArrayList<>();
@@ -96,6 +100,28 @@ public final class Corpus {
         return new View(byArrival.subList(first, byArrival.size()));
     }
 
+    /** Of a test of very many values: which messages any of them hits, and how many each hits among some. */
+    private synchronized Together together(List<Probe> probes, BitSet among) {
+        Map<Probe, Integer> numbers = new LinkedHashMap<>();
+        probes.forEach(probe -> numbers.putIfAbsent(probe, numbers.size()));
+        ProbeIndex index = ProbeIndex.of(List.copyOf(numbers.keySet()));
+        BitSet any = new BitSet();
+        int[] reach = new int[numbers.size()];
+        for (int i = 0; i < messages.size(); i++) {
+            int place = i;
+            messages.get(i).map(m -> index.look(m.seen())).ifPresent(found -> {
+                for (int probe = found.nextTouched(0); probe >= 0; probe = found.nextTouched(probe + 1)) {
+                    any.set(place);
+                    reach[probe] += among.get(place) ? 1 : 0;
+                }
+            });
+        }
+        return new Together(
+                any, probes.stream().map(probe -> reach[numbers.get(probe)]).toList());
+    }
+
+    private record Together(BitSet any, List<Integer> reaches) {}
+
     private synchronized BitSet hits(Test test) {
         BitSet any = new BitSet();
         test.probes().forEach(probe -> any.or(hits(probe)));
@@ -118,6 +144,7 @@ public final class Corpus {
     public final class View {
         private final Held[] held;
         private final Map<Test, BitSet> known = new IdentityHashMap<>();
+        private final Map<Test, Together> together = new IdentityHashMap<>();
 
         private View(List<Held> held) {
             this.held = held.toArray(new Held[0]);
@@ -139,7 +166,8 @@ public final class Corpus {
         private BitSet set(Test test) {
             BitSet set = known.get(test);
             if (set == null) {
-                set = Corpus.this.hits(test);
+                boolean many = test.probes().size() > MANY;
+                set = many ? together(test).any() : Corpus.this.hits(test);
                 known.put(test, set);
             }
             return set;
@@ -186,9 +214,23 @@ public final class Corpus {
             return here;
         }
 
-        /** How many messages of the window one probe hits. */
-        public int reach(Probe probe) {
-            return inWindow(Corpus.this.hits(probe)).cardinality();
+        private Together together(Test test) {
+            return together.computeIfAbsent(test, t -> {
+                BitSet among = new BitSet();
+                for (Held each : held) {
+                    among.set(each.place());
+                }
+                return Corpus.this.together(t.probes(), among);
+            });
+        }
+
+        /** How many messages of the window each probe of a test hits. */
+        public List<Integer> reaches(Test test) {
+            return test.probes().size() > MANY
+                    ? together(test).reaches()
+                    : test.probes().stream()
+                            .map(probe -> inWindow(Corpus.this.hits(probe)).cardinality())
+                            .toList();
         }
     }
 }

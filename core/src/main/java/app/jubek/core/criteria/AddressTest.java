@@ -3,8 +3,11 @@ package app.jubek.core.criteria;
 import app.jubek.core.address.Domains;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Words;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * A test of addresses. A displayed name is not seen by it.
@@ -63,17 +66,24 @@ public record AddressTest(Part part, How how, List<String> values, boolean negat
     }
 
     @Override
-    public Optional<Integer> coveredBy(int value) {
-        String own = values.get(value);
+    public List<Optional<Integer>> covered() {
+        Map<String, Integer> first = new HashMap<>();
         for (int i = 0; i < values.size(); i++) {
-            String other = values.get(i);
-            boolean same = other.equals(own) && i < value;
-            boolean above = how == How.AT_DOMAIN_OR_BELOW && !other.equals(own) && Domains.isAtOrBelow(own, other);
-            if (same || above) {
-                return Optional.of(i);
-            }
+            first.putIfAbsent(values.get(i), i);
         }
-        return Optional.empty();
+        return IntStream.range(0, values.size())
+                .mapToObj(i -> covered(i, first))
+                .toList();
+    }
+
+    /** By the same value before it, or by a domain above it. */
+    private Optional<Integer> covered(int value, Map<String, Integer> first) {
+        String own = values.get(value);
+        int covering = first.get(own) < value ? first.get(own) : Integer.MAX_VALUE;
+        for (int dot = own.indexOf('.'); how == How.AT_DOMAIN_OR_BELOW && dot >= 0; dot = own.indexOf('.', dot + 1)) {
+            covering = Math.min(covering, first.getOrDefault(own.substring(dot + 1), Integer.MAX_VALUE));
+        }
+        return Optional.of(covering).filter(found -> found < Integer.MAX_VALUE);
     }
 
     @Override

@@ -17,9 +17,9 @@ public sealed interface Test extends Criterion
     /** The values as a person wrote them, in order. */
     List<String> written();
 
-    /** Another value of this test that takes all that this one takes, so that this one adds nothing. */
-    default Optional<Integer> coveredBy(int value) {
-        return Optional.empty();
+    /** Another value of this test that takes all that this one takes, so that this one adds nothing: of each value. */
+    default List<Optional<Integer>> covered() {
+        return written().stream().map(value -> Optional.<Integer>empty()).toList();
     }
 
     @Override

@@ -1,6 +1,7 @@
 package app.jubek.core.criteria;
 
 import app.jubek.core.text.Comparison;
+import app.jubek.core.text.Covers;
 import app.jubek.core.text.How;
 import app.jubek.core.text.Value;
 import app.jubek.core.text.Words;
@@ -60,16 +61,8 @@ public record TextTest(Part part, List<Value> values, boolean negated) implement
     }
 
     @Override
-    public Optional<Integer> coveredBy(int value) {
-        Value own = values.get(value);
-        for (int i = 0; i < values.size(); i++) {
-            Value other = values.get(i);
-            boolean differs = !other.equals(own);
-            if (i != value && other.covers(own) && (differs || i < value)) {
-                return Optional.of(i);
-            }
-        }
-        return Optional.empty();
+    public List<Optional<Integer>> covered() {
+        return Covers.among(values);
     }
 
     @Override

@@ -22,7 +22,7 @@ final class MessageIds {
             char sign = value.charAt(at);
             if (sign == '<') {
                 open = at;
-            } else if (WhiteSpace.is(sign)) {
+            } else if (WhiteSpace.is(sign) || Character.isISOControl(sign)) {
                 open = -1;
             } else if (sign == '>' && open >= 0) {
                 int length = at - open - 1;

@@ -5,12 +5,12 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Probe;
 import app.jubek.core.criteria.Test;
 import app.jubek.core.rule.Rule;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 
 /** What each criterion and each value of a rule does by itself and to the whole. */
 final class Figures {
@@ -70,9 +70,10 @@ final class Figures {
             return List.of();
         }
         List<CriterionFigures.ValueFigures> figures = new ArrayList<>();
-        List<Probe> probes = test.probes();
-        for (int i = 0; i < probes.size(); i++) {
-            figures.add(new CriterionFigures.ValueFigures(past.reach(probes.get(i)), test.coveredBy(i)));
+        List<Integer> reaches = past.reaches(test);
+        List<Optional<Integer>> covered = test.covered();
+        for (int i = 0; i < reaches.size(); i++) {
+            figures.add(new CriterionFigures.ValueFigures(reaches.get(i), covered.get(i)));
         }
         return figures;
     }

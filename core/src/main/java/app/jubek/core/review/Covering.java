@@ -8,6 +8,7 @@ import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.TextTest;
+import app.jubek.core.text.Covers;
 import java.util.List;
 import java.util.Set;
 
@@ -50,7 +51,7 @@ final class Covering {
                 && !one.negated()
                 && !other.negated()
                 && reaches(one.part(), other.part())
-                && other.values().stream().allMatch(v -> one.values().stream().anyMatch(g -> g.covers(v)));
+                && Covers.all(other.values(), one.values());
     }
 
     private static boolean isOfRecipients(AddressTest.Part part) {

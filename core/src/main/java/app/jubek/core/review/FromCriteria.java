@@ -17,6 +17,7 @@ import app.jubek.core.text.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -114,9 +115,7 @@ final class FromCriteria {
     private void coveredValues(Rule rule) {
         List<String> covered = Stream.of(rule.picksOut(), rule.leavesOut())
                 .flatMap(criterion -> criterion.tests().stream())
-                .flatMap(test -> IntStream.range(0, test.written().size())
-                        .filter(i -> test.coveredBy(i).isPresent())
-                        .mapToObj(i -> test.written().get(i)))
+                .flatMap(test -> of(test.written(), test.covered(), Optional::isPresent))
                 .distinct()
                 .toList();
         if (!covered.isEmpty()) {
@@ -149,10 +148,14 @@ final class FromCriteria {
     }
 
     private static <T> List<T> uncovered(Test test, List<T> values) {
+        return of(values, test.covered(), Optional::isEmpty).toList();
+    }
+
+    private static <T> Stream<T> of(
+            List<T> values, List<Optional<Integer>> covered, Predicate<Optional<Integer>> wanted) {
         return IntStream.range(0, values.size())
-                .filter(i -> test.coveredBy(i).isEmpty())
-                .mapToObj(values::get)
-                .toList();
+                .filter(i -> wanted.test(covered.get(i)))
+                .mapToObj(values::get);
     }
 
     private void besideEarlier(Rule rule, List<Rule> earlier) {

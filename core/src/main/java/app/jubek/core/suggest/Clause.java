@@ -63,10 +63,10 @@ record Clause(Where where, List<String> values, BitSet hits, int lone) {
     }
 
     private static Clause withoutCovered(Clause clause) {
-        Test test = clause.test();
+        List<Optional<Integer>> covered = clause.test().covered();
         List<String> kept = new ArrayList<>();
         for (int i = 0; i < clause.values().size(); i++) {
-            if (test.coveredBy(i).isEmpty()) {
+            if (covered.get(i).isEmpty()) {
                 kept.add(clause.values().get(i));
             }
         }

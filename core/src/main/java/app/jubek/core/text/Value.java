@@ -58,6 +58,10 @@ public final class Value {
         return how;
     }
 
+    String compared() {
+        return compared;
+    }
+
     public Comparison comparison() {
         return comparison;
     }

@@ -95,9 +95,9 @@ class CriteriaTest {
     @Test
     void aBroadPhraseMakesLongerOnesSuperfluous() {
         TextTest test = words(Part.Kind.SUBJECT, "guided visit", "guided visits", "tour");
-        assertThat(test.coveredBy(1)).contains(0);
-        assertThat(test.coveredBy(0)).isEmpty();
-        assertThat(test.coveredBy(2)).isEmpty();
+        assertThat(test.covered().get(1)).contains(0);
+        assertThat(test.covered().get(0)).isEmpty();
+        assertThat(test.covered().get(2)).isEmpty();
     }
 
     @Test

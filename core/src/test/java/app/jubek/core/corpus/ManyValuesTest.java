@@ -1,0 +1,44 @@
+package app.jubek.core.corpus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.OpenMail;
+import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.TextTest;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** A criterion of tens of thousands of values is told of as one of few, and soon. */
+class ManyValuesTest {
+    private static final int VALUES = 49_000;
+    private static final int MESSAGES = 300;
+    private static final long MOST_NANOS = 10_000_000_000L;
+
+    @org.junit.jupiter.api.Test
+    void tensOfThousandsOfValuesAreCountedTogetherAsOneByOne() {
+        Corpus corpus = new Corpus(2_000, Long.MAX_VALUE);
+        List<Path> files = OpenMail.files();
+        for (int i = 0; i < MESSAGES; i++) {
+            InHand seen = Mails.inHand(Mails.read(OpenMail.octets(files.get(i))));
+            corpus.add(new PastMessage(i, Mails.NOW, seen));
+        }
+        Corpus.View past = corpus.since(Instant.EPOCH);
+        List<String> plain = List.of("list", "free", "free offer", "the", "re: the", "no such words at all");
+        List<String> phrases = new ArrayList<>(plain);
+        IntStream.range(0, VALUES).forEach(i -> phrases.add("number " + i));
+        Test many = TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, phrases);
+        Test few = TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, plain);
+        long began = System.nanoTime();
+        assertThat(past.reaches(many)).startsWith(past.reaches(few).toArray(Integer[]::new));
+        assertThat(many.covered().subList(0, plain.size())).isEqualTo(few.covered());
+        assertThat(past.holding(many).cardinality())
+                .isGreaterThanOrEqualTo(past.holding(few).cardinality());
+        assertThat(System.nanoTime() - began).isLessThan(MOST_NANOS);
+    }
+}
