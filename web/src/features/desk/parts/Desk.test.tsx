@@ -9,6 +9,7 @@ import { Desk } from './Desk';
 let calls: string[];
 let waiting: unknown[];
 let lookBy: unknown[];
+let setAside: unknown[];
 
 const answer = (body: unknown) =>
   new Response(JSON.stringify(body), { status: 200, headers: { 'Content-Type': 'application/json' } });
@@ -43,6 +44,7 @@ beforeEach(() => {
   calls = [];
   waiting = [];
   lookBy = [];
+  setAside = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     calls.push(`${request.method} ${pathname}`);
@@ -53,6 +55,9 @@ beforeEach(() => {
         done: [{ kind: 'REDIRECT', messages: 3 }],
         lookBy,
       });
+    }
+    if (pathname.endsWith('/set-aside')) {
+      return answer(setAside);
     }
     if (pathname.endsWith('/records')) {
       return answer(waiting);
@@ -118,6 +123,16 @@ test('what needs a person stands with its cause, what to do, and the acts', asyn
   fireEvent.click(screen.getByRole('button', { name: 'try again' }));
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/s/TRY_AGAIN'));
   expect(await screen.findByText('has changes that are not saved')).toBeInTheDocument();
+});
+
+test('a message that no rule looked at stands with its cause, and can be closed', async () => {
+  setAside = [{ message: FAILED.message, cause: 'it is nested too deep', mayTryAgain: false }];
+  show();
+  expect(await screen.findByText('no rule looked at it')).toBeInTheDocument();
+  expect(screen.getByText('The cause: it is nested too deep.')).toBeInTheDocument();
+  expect(screen.queryByRole('button', { name: 'try again' })).not.toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'close' }));
+  await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/set-aside/7/close'));
 });
 
 test('leaving it counts as having looked', async () => {

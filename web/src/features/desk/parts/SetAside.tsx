@@ -24,7 +24,7 @@ export function SetAside({ message, cause, mayTryAgain }: Schemas['SetAsideView'
           <bdi>{message.sender}</bdi> — <b className="text-clay">no rule looked at it</b> ·{' '}
           {dayAndTime(message.received)}
         </span>
-        <span className="block text-sm break-words text-ink2">It could not be read: {cause}</span>
+        <span className="block text-sm break-words text-ink2">The cause: {cause}.</span>
         <span className="block text-sm">It is in the inbox. Look at it in your mail program.</span>
         {failed && <span className="block text-sm text-clay">{problemText(failed)}</span>}
       </span>

@@ -109,6 +109,7 @@ function Password() {
         )}
         <Button
           look="go"
+          className="justify-self-start"
           type="submit"
           disabled={change.isPending || current === '' || next.length < SHORTEST}
         >

@@ -9,12 +9,18 @@ import java.util.Optional;
  * a single phrase.
  */
 public final class NearMiss {
+    /** Of more phrases than that, nearly every text is one word off from some. */
+    private static final int MOST_PHRASES = 100;
+
     private NearMiss() {}
 
     /** The one phrase test that a message does not meet, though all words of a phrase but one stand in it. */
     public static Optional<TextTest> byOneWord(Criterion picksOut, Searchable message) {
         List<Test> tests = picksOut.tests();
-        boolean single = tests.size() == 1 && tests.get(0) instanceof TextTest test && !test.negated();
+        boolean single = tests.size() == 1
+                && tests.get(0) instanceof TextTest test
+                && !test.negated()
+                && test.values().size() <= MOST_PHRASES;
         return single && !tests.get(0).holds(message)
                 ? Optional.of((TextTest) tests.get(0)).filter(test -> isOneWordOff(test, message))
                 : Optional.empty();

@@ -5,11 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.OpenMail;
 import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Part;
 import app.jubek.core.criteria.Test;
 import app.jubek.core.criteria.TextTest;
+import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
+import app.jubek.core.step.Step;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -39,6 +48,10 @@ class ManyValuesTest {
         assertThat(many.covered().subList(0, plain.size())).isEqualTo(few.covered());
         assertThat(past.holding(many).cardinality())
                 .isGreaterThanOrEqualTo(past.holding(few).cardinality());
+        List<Step> none = List.of();
+        Rule rule = new Rule(new RuleId("r"), 1, "r", many, new Nothing(), none, Ending.GOES_ON, false);
+        Evidence evidence = Evidence.of(RuleBook.of(List.of(rule)), rule.id(), past, Opening.usual(ZoneOffset.UTC));
+        assertThat(evidence.picksOut()).hasSize(1);
         assertThat(System.nanoTime() - began).isLessThan(MOST_NANOS);
     }
 }

@@ -66,7 +66,7 @@ final class TakingIn {
 
     private void forgive() {
         if (!innocent.isEmpty()) {
-            attempts.forget(mailbox.id(), innocent);
+            attempts.forget(mailbox.id(), List.copyOf(innocent));
             innocent.clear();
         }
     }

@@ -6,8 +6,11 @@ import app.jubek.core.step.StepState;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Nodes;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -104,6 +107,60 @@ class PromisesTest extends app.jubek.server.ServerContext {
         Claims.Claim claim = mine(Work.FORWARD, true);
         claims.unknown(claim);
         assertThat(afterwards(claim).state()).isEqualTo(StepState.UNCERTAIN);
+    }
+
+    private StepEntity ready(String recipient) {
+        StepEntity step = new StepEntity(mailbox, message, Work.TELL, 0, "{\"do\":\"tell\"}", Instant.now())
+                .by("r", 1, "r", 0)
+                .to(recipient);
+        step.become(StepState.READY, "");
+        return steps.save(step);
+    }
+
+    private String state(StepEntity step) {
+        return jdbc.sql("select state from step where id = ?")
+                .param(step.id())
+                .query(String.class)
+                .single();
+    }
+
+    @Test
+    void aStepThatCanNotEvenBeReadFailsAfterThreeTriesAndTheNextIsDone() {
+        StepEntity broken = ready("");
+        jdbc.sql("update step set kind = 'NO SUCH KIND' where id = ?")
+                .param(broken.id())
+                .update();
+        StepEntity next = ready("");
+        await(() -> state(next).equals("SENT"));
+        await(() -> state(broken).equals("FAILED"));
+        assertThat(jdbc.sql("select attempts from step where id = ?")
+                        .param(broken.id())
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(3);
+        jdbc.sql("delete from step where id = ?").param(broken.id()).update();
+    }
+
+    @Test
+    void stepsForOneRecipientLeaveRoomForOthers() {
+        List<StepEntity> slow =
+                List.of(inHand(Work.REDIRECT, nodes.id(), false), inHand(Work.REDIRECT, nodes.id(), false));
+        StepEntity third = ready("duty@ostrel-gardens.example");
+        StepEntity other = ready("noor@ostrel-gardens.example");
+        await(() -> state(other).equals("SENT"));
+        assertThat(state(third)).isEqualTo("READY");
+        jdbc.sql("delete from step where id in (:ids)")
+                .param("ids", slow.stream().map(StepEntity::id).toList())
+                .update();
+        await(() -> state(third).equals("SENT"));
+    }
+
+    private static void await(BooleanSupplier holds) {
+        long end = System.nanoTime() + 20_000_000_000L;
+        while (!holds.getAsBoolean()) {
+            assertThat(System.nanoTime()).isLessThan(end);
+            LockSupport.parkNanos(50_000_000);
+        }
     }
 
     /** A node that was asleep and wakes up must not write over what was made of its step meanwhile. */

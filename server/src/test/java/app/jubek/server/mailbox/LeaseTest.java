@@ -18,6 +18,9 @@ class LeaseTest extends app.jubek.server.ServerContext {
     @Autowired
     private FolderCursors cursors;
 
+    @Autowired
+    private Mailboxes mailboxes;
+
     private UUID mailbox;
     private WatchLeases one;
     private WatchLeases two;
@@ -53,6 +56,16 @@ class LeaseTest extends app.jubek.server.ServerContext {
                 .update();
         assertThat(two.take(mailbox).orElseThrow().fence()).isEqualTo(first.fence() + 1);
         assertThat(one.take(mailbox)).isEmpty();
+    }
+
+    @Test
+    void aMailboxThatNobodyWatchesSaysSo() {
+        one.take(mailbox).orElseThrow();
+        mailboxes.report(mailbox, Watching.WATCHING, "");
+        assertThat(mailboxes.status(mailbox).watching()).isEqualTo(Watching.WATCHING);
+        one.giveBack(mailbox);
+        assertThat(mailboxes.status(mailbox).watching()).isEqualTo(Watching.NOT_WATCHED);
+        assertThat(mailboxes.status(mailbox).detail()).contains("No running Jubek watches");
     }
 
     @Test
