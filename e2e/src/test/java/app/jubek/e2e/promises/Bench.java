@@ -123,7 +123,7 @@ final class Bench implements AutoCloseable {
         try {
             Map<String, String> all = new HashMap<>(environment);
             all.put("SPRING_DATASOURCE_PASSWORD", PASSWORD);
-            Node.archiveClasses(arguments);
+            Node.archiveClasses(arguments, all);
             Node node =
                     Node.begin(FreePort.any(), folder.resolve("server-" + nodes.size() + ".log"), java, arguments, all);
             nodes.add(node);

@@ -39,17 +39,19 @@ final class Node implements AutoCloseable {
     }
 
     /** Once for all processes, so that they start in half the time (JEP 350). */
-    static synchronized void archiveClasses(List<String> arguments) throws IOException {
+    static synchronized void archiveClasses(List<String> arguments, Map<String, String> environment)
+            throws IOException {
         Path archive = APP.resolveSibling("classes.jsa");
         if (!Files.exists(archive)) {
             List<String> command = new ArrayList<>(List.of("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1"));
             command.addAll(List.of("-XX:ArchiveClassesAtExit=" + archive, "-Dspring.context.exit=onRefresh"));
             command.addAll(List.of("-jar", APP.toString()));
             command.addAll(arguments);
-            Process process = new ProcessBuilder(command)
+            ProcessBuilder builder = new ProcessBuilder(command)
                     .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                    .start();
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+            builder.environment().putAll(environment);
+            Process process = builder.start();
             try {
                 process.waitFor(2, TimeUnit.MINUTES);
             } catch (InterruptedException stopped) {
@@ -117,6 +119,12 @@ final class Node implements AutoCloseable {
             request.headers(headers);
         }
         return send(request.build());
+    }
+
+    /** As a browser that was never here. */
+    HttpResponse<String> getAnew(String path, String... headers) {
+        cookies.getCookieStore().removeAll();
+        return get(path, headers);
     }
 
     private HttpResponse<String> send(HttpRequest request) {

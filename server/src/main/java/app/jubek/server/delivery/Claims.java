@@ -40,10 +40,10 @@ class Claims {
     private static final Duration HOUR = Duration.ofHours(1);
 
     /** How many steps are under way at once, of {@link DeliveryService#WORKERS}. */
-    private static final int OF_MAILBOX = 4;
+    private static final int OF_MAILBOX = 5;
 
-    private static final int OF_RULE = 3;
-    private static final int TO_RECIPIENT = 2;
+    private static final int OF_RULE = 4;
+    private static final int TO_RECIPIENT = 3;
 
     /** Attempts after which a step that can't even be read has failed. */
     private static final int UNREADABLE = 3;

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -143,16 +144,17 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Test
     void stepsForOneRecipientLeaveRoomForOthers() {
-        List<StepEntity> slow =
-                List.of(inHand(Work.REDIRECT, nodes.id(), false), inHand(Work.REDIRECT, nodes.id(), false));
-        StepEntity third = ready("duty@ostrel-gardens.example");
+        List<StepEntity> slow = Stream.generate(() -> inHand(Work.REDIRECT, nodes.id(), false))
+                .limit(3)
+                .toList();
+        StepEntity fourth = ready("duty@ostrel-gardens.example");
         StepEntity other = ready("noor@ostrel-gardens.example");
         await(() -> state(other).equals("SENT"));
-        assertThat(state(third)).isEqualTo("READY");
+        assertThat(state(fourth)).isEqualTo("READY");
         jdbc.sql("delete from step where id in (:ids)")
                 .param("ids", slow.stream().map(StepEntity::id).toList())
                 .update();
-        await(() -> state(third).equals("SENT"));
+        await(() -> state(fourth).equals("SENT"));
     }
 
     private static void await(BooleanSupplier holds) {
