@@ -108,7 +108,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
                   aside={`${message.sender} · ${shortDate(message.received)}`}
                   onSelect={() => go(`/incoming/${message.id}?view=messages`)}
                 >
-                  {message.subject || '(no subject)'}
+                  <bdi>{message.subject || '(no subject)'}</bdi>
                 </Jump>
               ))}
             </Named>

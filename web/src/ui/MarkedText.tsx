@@ -1,9 +1,9 @@
 import { pieces, type Span } from '../lib/marks';
 
-/** A text with the matched words marked. */
+/** A text with the matched words marked; its direction of writing is its own. */
 export function MarkedText({ text, marks }: { text: string; marks: Span[] }) {
   return (
-    <>
+    <bdi>
       {pieces(text, marks).map((piece, i) =>
         piece.marked ? (
           <mark key={i} className="rounded-sm bg-mark px-px text-inherit">
@@ -13,6 +13,6 @@ export function MarkedText({ text, marks }: { text: string; marks: Span[] }) {
           <span key={i}>{piece.text}</span>
         ),
       )}
-    </>
+    </bdi>
   );
 }

@@ -97,8 +97,8 @@ function Story({ writer }: { writer: string }) {
               <Glyph of={step.state === 'HELD' ? 'HELD' : step.kind} />
             </span>
             <span className="min-w-0 break-words">
-              {dayAndTime(step.plannedAt)}: “{message.subject || '(no subject)'}” — {doneInWords(step)} by “
-              {step.ruleName}”, <b>{stateInWords(step.state)}</b>
+              {dayAndTime(step.plannedAt)}: “<bdi>{message.subject || '(no subject)'}</bdi>” —{' '}
+              {doneInWords(step)} by “{step.ruleName}”, <b>{stateInWords(step.state)}</b>
               {step.note && <span className="block text-ink2">{step.note}</span>}
             </span>
           </li>

@@ -12,10 +12,10 @@ export function AllOrAny({ how, found }: { how: 'all' | 'any'; found: Evidence['
     <span className="mt-0.5 block text-[12.5px] text-ink2">
       {found.all && (
         <>
-          <b className="font-semibold">{found.all.subject || '(no subject)'}</b> meets all;{' '}
+          <bdi className="font-semibold">{found.all.subject || '(no subject)'}</bdi> meets all;{' '}
         </>
       )}
-      <b className="font-semibold">{found.one.subject || '(no subject)'}</b> only the {only}, so it is{' '}
+      <bdi className="font-semibold">{found.one.subject || '(no subject)'}</bdi> only the {only}, so it is{' '}
       {how === 'all' ? 'not picked' : 'picked too'}
     </span>
   );

@@ -35,7 +35,20 @@ final class EncodedWords {
      * @param most words that are decoded; later ones stay as written
      */
     static String decode(String raw, int most) {
-        return raw.contains(BEGIN) ? new EncodedWords(raw, most).decoded() : raw;
+        return read(raw, most).text();
+    }
+
+    /**
+     * @param cut whether there were more words than are decoded
+     */
+    record Result(String text, boolean cut) {}
+
+    static Result read(String raw, int most) {
+        if (!raw.contains(BEGIN)) {
+            return new Result(raw, false);
+        }
+        EncodedWords words = new EncodedWords(raw, most);
+        return new Result(words.decoded(), words.found == most && raw.indexOf(BEGIN, words.wordsEnd) >= 0);
     }
 
     private String decoded() {

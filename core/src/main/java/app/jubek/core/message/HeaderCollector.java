@@ -16,6 +16,7 @@ import java.util.Set;
 final class HeaderCollector {
     private final Limits limits;
     private final List<Field> fields = new ArrayList<>();
+    private final Set<String> notes = new LinkedHashSet<>();
     private boolean belowReceived;
     private Optional<String> returnPath = Optional.empty();
     private Optional<String> deliveredTo = Optional.empty();
@@ -35,10 +36,11 @@ final class HeaderCollector {
 
     void add(org.apache.james.mime4j.stream.Field parsed) {
         String raw = RawFields.unfoldedBody(parsed);
-        Field field = new Field(
-                parsed.getName(),
-                raw,
-                EncodedWords.decode(raw, limits.encodedWords()).strip());
+        EncodedWords.Result decoded = EncodedWords.read(raw, limits.encodedWords());
+        if (decoded.cut()) {
+            notes.add("more than " + limits.encodedWords() + " encoded words in one field: the rest stay as written");
+        }
+        Field field = new Field(parsed.getName(), raw, decoded.text().strip());
         fields.add(field);
         if (field.is("Received")) {
             belowReceived = true;
@@ -50,8 +52,9 @@ final class HeaderCollector {
     }
 
     ReadMessage message(Body body) {
-        List<String> notes = body.notes();
-        Map<Role, List<MailAddress>> addresses = addresses(notes);
+        List<String> told = body.notes();
+        told.addAll(notes);
+        Map<Role, List<MailAddress>> addresses = addresses(told);
         ReturnPath path = returnPath.map(HeaderCollector::returnPath).orElseGet(ReturnPath.Absent::new);
         return new ReadMessage(
                 path,
@@ -64,12 +67,12 @@ final class HeaderCollector {
                 body.html(),
                 body.attachments(),
                 body.size(),
-                date(notes),
+                date(told),
                 Origin.of(fields, path, body.mediaTypes(), addresses),
                 first("Message-ID").flatMap(MessageIds::first),
                 references(),
                 body.headerCut(),
-                notes);
+                told);
     }
 
     private Map<Role, List<MailAddress>> addresses(List<String> notes) {

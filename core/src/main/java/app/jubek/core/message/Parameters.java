@@ -19,6 +19,8 @@ final class Parameters {
     private final Map<String, String> plain = new HashMap<>();
     private final Map<String, TreeMap<Integer, Piece>> inPieces = new HashMap<>();
 
+    private boolean cut;
+
     private record Piece(String value, boolean encoded) {}
 
     private Parameters() {}
@@ -37,6 +39,7 @@ final class Parameters {
         for (int read = 0; read < most && scan.next(); read++) {
             all.take(scan.name().toLowerCase(Locale.ROOT), scan.value());
         }
+        all.cut = scan.next();
         return all;
     }
 
@@ -57,6 +60,11 @@ final class Parameters {
             inPieces.computeIfAbsent(name.substring(0, star), n -> new TreeMap<>())
                     .putIfAbsent(Integer.parseInt(number), new Piece(value, encoded));
         }
+    }
+
+    /** Whether there were more than are read. */
+    boolean isCut() {
+        return cut;
     }
 
     Optional<String> value(String name) {

@@ -83,7 +83,11 @@ final class PartCollector extends AbstractContentHandler {
     }
 
     private Parameters parameters(Field field) {
-        return Parameters.of(RawFields.unfoldedBody(field), limits.parameters());
+        Parameters parameters = Parameters.of(RawFields.unfoldedBody(field), limits.parameters());
+        if (parameters.isCut()) {
+            notes.add("more than " + limits.parameters() + " parameters in one field: the rest were not read");
+        }
+        return parameters;
     }
 
     @Override

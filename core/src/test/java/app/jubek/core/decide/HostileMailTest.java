@@ -64,7 +64,10 @@ class HostileMailTest {
     private static List<String> mails(List<String> signs, java.util.function.UnaryOperator<String> message) {
         List<String> mails = new ArrayList<>();
         for (int i = 0; i < LENGTHS.length; i++) {
-            List<String> forms = List.copyOf(Hostile.forms(signs, LENGTHS[i]).values());
+            List<String> forms = Hostile.forms(signs, LENGTHS[i]).entrySet().stream()
+                    .filter(form -> !form.getKey().startsWith("a"))
+                    .map(Map.Entry::getValue)
+                    .toList();
             int first = i;
             IntStream.range(0, forms.size())
                     .filter(form -> form % LENGTHS.length == first)
@@ -123,6 +126,18 @@ class HostileMailTest {
         assertThat(Mails.read(Mails.from("anna@school.example", "a", "b", "C: " + "d".repeat(60_000)))
                         .headerCut())
                 .isFalse();
+    }
+
+    @Test
+    void whatElseWasCutStandsInTheDecision() {
+        String words = "Subject: " + "=?l1?q?a?= ".repeat(5_500);
+        String parameters = "Content-Type: text/plain" + "; a=b".repeat(300);
+        Decision decision =
+                EveryKindOfRule.handled((words + "\r\n" + parameters + "\r\nFrom: a@school.example\r\n\r\nHello")
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(decision.notes())
+                .anyMatch(note -> note.contains("5000 encoded words"))
+                .anyMatch(note -> note.contains("200 parameters"));
     }
 
     /** Addresses that a message may have and no mail can be sent to (RFC 5321 §4.1.2, §4.1.3 and what is none). */

@@ -12,7 +12,6 @@ import org.springframework.context.ApplicationContext;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.TransactionException;
 
 /**
  * This process among all that work on one database. It says every quarter of a lease that it is there, and goes by the
@@ -53,11 +52,7 @@ public class Nodes implements DisposableBean {
     }
 
     private void beatOrSay() {
-        try {
-            beat();
-        } catch (DataAccessException | TransactionException away) {
-            LOG.warn("the database does not answer: {}", away.toString());
-        }
+        Border.around(this::beat).ifPresent(away -> LOG.warn("this node can't say that it is there: {}", away.trace()));
     }
 
     private void beat() {
