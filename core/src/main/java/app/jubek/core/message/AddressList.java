@@ -2,11 +2,15 @@ package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.WhiteSpace;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.james.mime4j.dom.address.Mailbox;
 import org.apache.james.mime4j.field.address.LenientAddressParser;
+import org.apache.james.mime4j.stream.ParserCursor;
+import org.apache.james.mime4j.util.ByteSequence;
+import org.apache.james.mime4j.util.ContentUtil;
 
 /**
  * The addresses of one field; groups are flattened, empty groups are legal (RFC 5322 §3.4, RFC 6854).
@@ -19,8 +23,7 @@ record AddressList(List<MailAddress> addresses, Optional<String> note) {
         try {
             List<MailAddress> all = new ArrayList<>();
             Optional<String> note = Optional.empty();
-            for (Mailbox mailbox :
-                    LenientAddressParser.DEFAULT.parseAddressList(raw).flatten()) {
+            for (Mailbox mailbox : parsed(raw).flatten()) {
                 if (all.size() == limit) {
                     note = Optional.of("more than " + limit + " addresses: the rest were not read");
                     break;
@@ -31,6 +34,12 @@ record AddressList(List<MailAddress> addresses, Optional<String> note) {
         } catch (RuntimeException unreadable) {
             return new AddressList(List.of(), Optional.of("could not be read as addresses"));
         }
+    }
+
+    /** By its octets, as the parser counts them: a letter beyond ASCII has several (RFC 6532 §3.2). */
+    private static org.apache.james.mime4j.dom.address.AddressList parsed(String raw) {
+        ByteSequence octets = ContentUtil.encode(StandardCharsets.UTF_8, raw);
+        return LenientAddressParser.DEFAULT.parseAddressList(octets, new ParserCursor(0, octets.length()));
     }
 
     private static Optional<MailAddress> address(Mailbox mailbox) {

@@ -9,6 +9,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ReadingTest {
     /** RFC 2047 §8, the table of encoded words, as a reader sees them. */
@@ -106,6 +107,15 @@ class ReadingTest {
         ReadMessage year = Mails.read("Date: Mon, 1 Jan 0000 00:00:00 +0000\r\nSubject: x\r\n\r\n");
         assertThat(year.date()).isEmpty();
         assertThat(year.notes()).anyMatch(note -> note.startsWith("Date"));
+    }
+
+    /** RFC 6532 §3.2: names in UTF-8 as they are, of two, three and four octets a letter. */
+    @ParameterizedTest
+    @ValueSource(strings = {"Jürg Öström", "山田太郎", "Mara 🌿🌿", "Rolf \u202Eflor"})
+    void theAddressBehindANameInUtf8IsWhole(String name) {
+        assertThat(Mails.read("From: " + name + " <mara@mailhaven.example>\r\n\r\nx")
+                        .in(Role.FROM))
+                .containsExactly(new MailAddress(name, "mara", "mailhaven.example"));
     }
 
     @Test
