@@ -73,7 +73,10 @@ public class Intake implements Arrivals {
     @Override
     public void tryAgain(UUID mailbox) {
         if (triedAgain.add(mailbox)) {
-            parts.background().execute(() -> parts.setAside().untried(mailbox).forEach(id -> tryAgain(mailbox, id)));
+            parts.background()
+                    .execute(() -> Border.around(
+                                    () -> parts.setAside().untried(mailbox).forEach(id -> tryAgain(mailbox, id)))
+                            .ifPresent(interrupted -> triedAgain.remove(mailbox)));
         }
     }
 
@@ -85,6 +88,10 @@ public class Intake implements Arrivals {
     public boolean tryAgain(UUID mailbox, long id) {
         parts.setAside().noteTried(id);
         Optional<Border.Failure> failure = Border.around(() -> takeInAnew(mailbox, id));
+        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+            parts.setAside().noteUntried(id);
+            throw Refused.unavailable("The database does not answer just now. Try again in a moment.");
+        }
         failure.ifPresent(again -> parts.setAside().failedAgain(id, again));
         return failure.isEmpty();
     }

@@ -122,6 +122,11 @@ class MessageEntity {
         return this;
     }
 
+    MessageEntity untried() {
+        asideTried = false;
+        return this;
+    }
+
     MessageEntity tried() {
         asideTried = true;
         return this;

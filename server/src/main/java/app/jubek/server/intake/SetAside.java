@@ -133,6 +133,12 @@ class SetAside {
                 status -> messages.findById(id).ifPresent(message -> messages.save(message.tried())));
     }
 
+    /** The attempt broke off for a reason that lies elsewhere. */
+    void noteUntried(long id) {
+        transaction.executeWithoutResult(
+                status -> messages.findById(id).ifPresent(message -> messages.save(message.untried())));
+    }
+
     void failedAgain(long id, Border.Failure why) {
         LOG.warn("message {} that was set aside can't be taken in now either: {}", id, why.trace());
         transaction.executeWithoutResult(status ->
