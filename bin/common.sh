@@ -59,23 +59,24 @@ build() {
   if [[ -f $mark && -f $ROOT/server/target/app/jubek-server-$VERSION-exec.jar ]] &&
     [[ -z $(find "$ROOT" \( -name target -o -name node_modules -o -name .git -o -name .local \) -prune -o \
       \( -name '*.java' -o -name '*.ts' -o -name '*.tsx' -o -name '*.css' -o -name '*.sql' -o -name '*.yaml' \
-      -o -name '*.json' -o -name 'pom.xml' -o -name '*.html' \) -not -name schema.d.ts -newer "$mark" -print -quit) ]]; then
+      -o -name '*.json' -o -name '*.properties' -o -name 'pom.xml' -o -name '*.html' \) -not -name schema.d.ts -newer "$mark" -print -quit) ]]; then
     return 0
   fi
   say "building (a few minutes the first time)"
-  (cd "$ROOT" && mvn -q -B -Dstyle.color=never -DskipTests -pl server,demo -am package) | sed -e 's/\x1b\[[0-9;]*m//g' -e '/^$/d'
+  (cd "$ROOT" && mvn -q -B -Dstyle.color=never -DskipTests -pl demo-server,demo -am package) | sed -e 's/\x1b\[[0-9;]*m//g' -e '/^$/d'
   (cd "$ROOT/server/target" && rm -rf app && java -Djarmode=tools -jar "jubek-server-$VERSION-exec.jar" extract --destination app)
   touch "$mark"
 }
 
 # The server with arguments; classes are archived at the first start, so that later ones are quick (JEP 350).
+# MORE_CLASSES names a jar that is on the class path as well.
 server_command() {
-  local jar="$ROOT/server/target/app/jubek-server-$VERSION-exec.jar" archive="$ROOT/server/target/app/classes.jsa"
+  local main=app.jubek.server.JubekApplication jar="$ROOT/server/target/app/jubek-server-$VERSION-exec.jar" archive="$ROOT/server/target/app/classes.jsa"
   local java=(java -XX:+UseSerialGC -Xmx1g -Xshare:auto -Xlog:disable)
   if [[ ! -f $archive ]]; then
-    "${java[@]}" -XX:ArchiveClassesAtExit="$archive" -Dspring.context.exit=onRefresh -jar "$jar" "$@" >/dev/null 2>&1 || true
+    "${java[@]}" -XX:ArchiveClassesAtExit="$archive" -Dspring.context.exit=onRefresh -cp "$jar" $main "$@" >/dev/null 2>&1 || true
   fi
-  SERVER=("${java[@]}" -XX:SharedArchiveFile="$archive" -jar "$jar" "$@")
+  SERVER=("${java[@]}" -XX:SharedArchiveFile="$archive" -cp "$jar${MORE_CLASSES:+:$MORE_CLASSES}" $main "$@")
 }
 
 wait_for_server() { # pid, log

@@ -31,8 +31,8 @@ interface Answer<T> {
   response: Response;
 }
 
-/** The data of an answer; a refusal is thrown as a Problem. */
-export async function taken<T>(call: Promise<Answer<T>>): Promise<T> {
+/** The data of a reply; a refusal is thrown as a Problem. */
+export async function unwrap<T>(call: Promise<Answer<T>>): Promise<T> {
   let answer: Answer<T>;
   try {
     answer = await call;

@@ -180,22 +180,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/course": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["course"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/mailboxes/{mailbox}/desk": {
         parameters: {
             query?: never;
@@ -212,7 +196,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/desk/look": {
+    "/api/mailboxes/{mailbox}/desk/visit": {
         parameters: {
             query?: never;
             header?: never;
@@ -220,7 +204,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["looked"];
+        put: operations["visited"];
         post?: never;
         delete?: never;
         options?: never;
@@ -260,14 +244,14 @@ export interface paths {
         patch: operations["change"];
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/documents/{document}/octets": {
+    "/api/mailboxes/{mailbox}/documents/{document}/bytes": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["octets"];
+        get: operations["bytes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -383,22 +367,6 @@ export interface paths {
         put: operations["saveGroup"];
         post?: never;
         delete: operations["removeGroup"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/mailboxes/{mailbox}/kinds": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["kinds"];
-        put?: never;
-        post?: never;
-        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -564,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/recurring-mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/rehearsal": {
         parameters: {
             query?: never;
@@ -596,7 +580,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/review/remedy": {
+    "/api/mailboxes/{mailbox}/review/{finding}/remedy": {
         parameters: {
             query?: never;
             header?: never;
@@ -621,6 +605,22 @@ export interface paths {
         };
         get: operations["current"];
         put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rule-book/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figures"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -947,9 +947,10 @@ export interface components {
             /** Format: int32 */
             before: number;
             changed: components["schemas"]["Rule"];
+            clause: components["schemas"]["Statement"];
             name: string;
             rule: string;
-            words: string;
+            value: string;
         };
         AddressBookView: {
             duplicates: string[][];
@@ -957,7 +958,7 @@ export interface components {
             ownDomains: string[];
             people: components["schemas"]["PersonView"][];
         };
-        AddressTest: {
+        AddressCriterion: {
             /** @enum {string} */
             how: "is" | "at domain" | "at domain or below";
             not?: boolean;
@@ -969,7 +970,7 @@ export interface components {
             address: string;
             /** Format: date-time */
             arrivedAt?: string;
-            fault: string;
+            fault?: components["schemas"]["Statement"];
             /** Format: uuid */
             id: string;
             /** Format: date-time */
@@ -1008,7 +1009,7 @@ export interface components {
             rule: components["schemas"]["Rule"];
         };
         ArrivalView: {
-            advice: string;
+            advice: components["schemas"]["Statement"];
             /** Format: int32 */
             breaking: number;
             /** Format: int32 */
@@ -1021,9 +1022,9 @@ export interface components {
         AsReceived: {
             answers: string;
             attachments: string[];
+            sender: string;
             subject: string;
             to: string;
-            writer: string;
         };
         AsReceivedAsked: {
             /** Format: int32 */
@@ -1038,10 +1039,10 @@ export interface components {
             redirected: components["schemas"]["Seen"];
         };
         Attachment: {
+            /** Format: int64 */
+            bytes: number;
             mediaType: string;
             name: string;
-            /** Format: int64 */
-            octets: number;
         };
         Box: {
             address: string;
@@ -1096,13 +1097,13 @@ export interface components {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
             /** @enum {string} */
-            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the sender added" | "subject or text" | "subject or what the sender added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
         };
         Counts: {
             /** Format: int32 */
-            alsoLater: number;
+            laterRulesAct: number;
             /** Format: int32 */
             leftOut: number;
             /** Format: int32 */
@@ -1112,22 +1113,15 @@ export interface components {
             /** Format: int32 */
             picked: number;
             /** Format: int32 */
-            takenEarlier: number;
+            stoppedEarlier: number;
         };
-        CourseFigures: {
-            /** Format: int32 */
-            inInbox: number;
-            rules: components["schemas"]["RuleReach"][];
-            /** Format: int32 */
-            window: number;
-        };
-        Criterion: components["schemas"]["AllOf"] | components["schemas"]["AnyOf"] | components["schemas"]["NoneOf"] | components["schemas"]["EveryMessage"] | components["schemas"]["AddressTest"] | components["schemas"]["TextTest"] | components["schemas"]["PresentTest"] | components["schemas"]["NumberTest"] | components["schemas"]["OrderTest"] | components["schemas"]["TraitTest"];
+        Criterion: components["schemas"]["AllOf"] | components["schemas"]["AnyOf"] | components["schemas"]["NoneOf"] | components["schemas"]["EveryMessage"] | components["schemas"]["AddressCriterion"] | components["schemas"]["TextCriterion"] | components["schemas"]["PresenceCriterion"] | components["schemas"]["NumberCriterion"] | components["schemas"]["OrderCriterion"] | components["schemas"]["TraitCriterion"];
         CriterionFigures: {
             /** Format: int32 */
             effect: number;
-            path: number[];
             /** Format: int32 */
-            reach: number;
+            matches: number;
+            path: number[];
             values: components["schemas"]["ValueFigures"][];
         };
         DemoClock: {
@@ -1140,9 +1134,9 @@ export interface components {
             /** Format: int32 */
             came: number;
             done: components["schemas"]["DoneCount"][];
-            lookBy: components["schemas"]["LookByView"][];
             /** Format: date-time */
-            lookedAt?: string;
+            lastVisit?: string;
+            reminders: components["schemas"]["ReminderView"][];
             /** Format: date-time */
             since: string;
         };
@@ -1173,7 +1167,7 @@ export interface components {
         };
         DoneCount: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             /** Format: int64 */
             messages: number;
         };
@@ -1195,7 +1189,7 @@ export interface components {
         };
         EvidenceAsked: {
             /** @enum {string} */
-            counter: "PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS";
+            counter: "PICKED" | "LEFT_OUT" | "STOPPED_EARLIER" | "LATER_RULES_ACT" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS";
             /** Format: int32 */
             days: number;
             /** Format: int64 */
@@ -1209,7 +1203,7 @@ export interface components {
             rule: components["schemas"]["Rule"];
         };
         EvidenceRow: {
-            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
+            counters: ("PICKED" | "LEFT_OUT" | "STOPPED_EARLIER" | "LATER_RULES_ACT" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
             fate: components["schemas"]["Fate"][];
             /** Format: int64 */
             id: number;
@@ -1225,17 +1219,17 @@ export interface components {
             difference?: components["schemas"]["Difference"];
             example?: components["schemas"]["Example"];
             leavesOut: components["schemas"]["CriterionFigures"][];
+            /** Format: int32 */
+            messages: number;
             picksOut: components["schemas"]["CriterionFigures"][];
-            readBack: string;
+            readBack: components["schemas"]["Statement"];
             rows: components["schemas"]["EvidenceRow"][];
             /** Format: int32 */
             rowsInAll: number;
             weeks: number[];
-            /** Format: int32 */
-            window: number;
         };
         Example: {
-            counters: ("PICKED" | "LEFT_OUT" | "TAKEN_EARLIER" | "ALSO_LATER" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
+            counters: ("PICKED" | "LEFT_OUT" | "STOPPED_EARLIER" | "LATER_RULES_ACT" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
             message: components["schemas"]["Line"];
         };
         ExceptionAsked: {
@@ -1248,41 +1242,41 @@ export interface components {
             rule: components["schemas"]["Rule"];
         };
         ExceptionView: {
+            clause: components["schemas"]["Statement"];
             criterion: components["schemas"]["Criterion"];
             /** Format: int32 */
-            keeps: number;
+            excludes: number;
             /** Format: int32 */
-            spares: number;
-            words: string;
+            keeps: number;
         };
         ExceptionsView: {
             exceptions: components["schemas"]["ExceptionView"][];
         };
         ExplainAsked: {
-            madeUp?: components["schemas"]["MadeUp"];
             /** Format: int64 */
             message?: number;
             /** Format: int32 */
             order: number;
             rule?: components["schemas"]["Rule"];
+            sample?: components["schemas"]["SampleMessage"];
         };
         ExplainView: {
-            done: string[];
-            notDone: string[];
+            done: components["schemas"]["Statement"][];
+            notDone: components["schemas"]["NotDoneLine"][];
             rules: components["schemas"]["RuleLine"][];
             staysInInbox: boolean;
         };
         Fate: {
+            done: components["schemas"]["Statement"];
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             own: boolean;
             rule: string;
-            words: string;
         };
         FieldView: {
             canBeMissing: boolean;
             key: string;
-            words: string;
+            name: components["schemas"]["Statement"];
         };
         FileStep: {
             /** @enum {string} */
@@ -1296,16 +1290,17 @@ export interface components {
             perValue?: boolean;
         };
         FindingView: {
-            cause: string;
+            cause: components["schemas"]["Statement"];
             example?: components["schemas"]["Line"];
-            remedy?: string;
+            id: string;
+            remedy?: components["schemas"]["Statement"];
             rule: string;
             /** @enum {string} */
             sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         ForwardStep: {
             /** @enum {string} */
-            answersGo?: "to us" | "to writer" | "to both";
+            answersGo?: "to us" | "to sender" | "to both";
             /** @description The whole original goes along as an attached message. */
             attached?: boolean;
             /** @enum {string} */
@@ -1346,7 +1341,7 @@ export interface components {
             found: number;
             lines: components["schemas"]["IncomingLine"][];
             /** Format: int32 */
-            window: number;
+            messages: number;
         };
         JsonNode: {
             array?: boolean;
@@ -1376,27 +1371,6 @@ export interface components {
             textual?: boolean;
             valueNode?: boolean;
         };
-        KindView: {
-            example: components["schemas"]["Line"];
-            key: string;
-            /** Format: int32 */
-            messages: number;
-            /** Format: int32 */
-            morePatterns: number;
-            nearly?: components["schemas"]["Taken"];
-            patterns: components["schemas"]["Pattern"][];
-            sample: number[];
-            takenBy: components["schemas"]["Taken"][];
-            weeks: number[];
-            who: components["schemas"]["WhoView"];
-        };
-        KindsView: {
-            /** Format: int32 */
-            inKinds: number;
-            kinds: components["schemas"]["KindView"][];
-            /** Format: int32 */
-            window: number;
-        };
         Letter: {
             flagged: boolean;
             folder: string;
@@ -1421,18 +1395,7 @@ export interface components {
             /** @description After the day it came in. */
             days: number;
             /** @enum {string} */
-            do: "look by";
-        };
-        LookByView: {
-            /** Format: date */
-            day: string;
-            message: components["schemas"]["MessageLine"];
-        };
-        MadeUp: {
-            from: string;
-            subject: string;
-            text: string;
-            to: string;
+            do: "remind";
         };
         MailboxName: {
             address: string;
@@ -1454,10 +1417,10 @@ export interface components {
             opening: string[];
             ownAddresses: string[];
             ownDomains: string[];
-            warning?: string;
+            trouble?: components["schemas"]["TroubleView"];
+            warning?: components["schemas"]["TroubleView"];
             /** @enum {string} */
             watching: "STARTING" | "WATCHING" | "SIGN_IN_REFUSED" | "UNREACHABLE" | "DATABASE_AWAY" | "FAILED" | "NOT_WATCHED";
-            watchingDetail: string;
             zone: string;
         };
         MarkStep: {
@@ -1475,30 +1438,30 @@ export interface components {
         Merge: {
             people: string[];
         };
-        MessageLine: {
-            /** Format: int32 */
-            attachments: number;
-            /** Format: int64 */
-            id: number;
-            notes: string[];
-            /** Format: date-time */
-            received: string;
-            sender: string;
-            /** @enum {string} */
-            standing: "PAST" | "DECIDED" | "SET_ASIDE";
-            subject: string;
-        };
-        MessageView: {
+        MessageDetails: {
             attachments: components["schemas"]["Attachment"][];
             cc: components["schemas"]["Correspondent"][];
             decision?: components["schemas"]["StoredDecision"];
             from: components["schemas"]["Correspondent"][];
             hasHtml: boolean;
             line: components["schemas"]["MessageLine"];
-            sentBy: string[];
+            sentBy: components["schemas"]["Statement"][];
             steps: components["schemas"]["StepView"][];
             texts: string[];
             to: components["schemas"]["Correspondent"][];
+        };
+        MessageLine: {
+            /** Format: int32 */
+            attachments: number;
+            /** Format: int64 */
+            id: number;
+            notes: components["schemas"]["Statement"][];
+            /** Format: date-time */
+            received: string;
+            sender: string;
+            /** @enum {string} */
+            status: "PAST" | "DECIDED" | "SET_ASIDE";
+            subject: string;
         };
         MessagesAsked: {
             criteria: components["schemas"]["Criterion"][];
@@ -1513,6 +1476,11 @@ export interface components {
         NoneOf: {
             none: components["schemas"]["Criterion"][];
         };
+        NotDoneLine: {
+            held: boolean;
+            reason: components["schemas"]["Statement"];
+            step: components["schemas"]["Statement"];
+        };
         NoticeView: {
             /** Format: int64 */
             id: number;
@@ -1525,7 +1493,7 @@ export interface components {
             last: number;
             notices: components["schemas"]["NoticeView"][];
         };
-        NumberTest: {
+        NumberCriterion: {
             /** @enum {string} */
             how: "over" | "at least" | "under" | "at most" | "equal" | "other than";
             not?: boolean;
@@ -1533,10 +1501,10 @@ export interface components {
             of?: components["schemas"]["CountedPart"][];
             /** @enum {string} */
             part: "size" | "attachments" | "attachment size" | "age" | "count";
-            /** @description Octets, pieces or seconds. */
+            /** @description Bytes, pieces or seconds. */
             value: number;
         };
-        OrderTest: {
+        OrderCriterion: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
             /** @enum {string} */
@@ -1545,7 +1513,7 @@ export interface components {
             /** @enum {string} */
             order: "ascii case" | "exact" | "numeric";
             /** @enum {string} */
-            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the sender added" | "subject or text" | "subject or what the sender added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
@@ -1558,11 +1526,11 @@ export interface components {
             cut: boolean;
             /** Format: int64 */
             done: number;
-            /** Format: int64 */
+            /** Format: int32 */
             messages: number;
             ready: boolean;
-            /** Format: int32 */
-            window: number;
+            /** Format: int64 */
+            total: number;
         };
         Pattern: {
             /** Format: int32 */
@@ -1588,14 +1556,14 @@ export interface components {
             /** @enum {string} */
             do: "trash" | "delete" | "keep" | "archive" | "out of junk";
         };
-        PresentTest: {
+        PresenceCriterion: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
             /** @enum {string} */
             how: "is present";
             not?: boolean;
             /** @enum {string} */
-            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the sender added" | "subject or text" | "subject or what the sender added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
         };
@@ -1610,25 +1578,14 @@ export interface components {
         PreviewAsked: {
             /** Format: int32 */
             days: number;
-            madeUp?: components["schemas"]["MadeUp"];
             /** Format: int64 */
             message?: number;
+            sample?: components["schemas"]["SampleMessage"];
             written: components["schemas"]["TemplateText"];
-        };
-        ProposalView: {
-            /** Format: int32 */
-            elsewhere: number;
-            examples: components["schemas"]["Line"][];
-            missed: components["schemas"]["Line"][];
-            picksOut: components["schemas"]["Criterion"];
-            sentence: string;
-            /** Format: int32 */
-            takes: number;
-            wrong: components["schemas"]["Line"][];
         };
         ReadBack: {
             rule: string;
-            sentence: string;
+            sentence: components["schemas"]["Statement"];
         };
         Reading: {
             /** Format: int32 */
@@ -1640,6 +1597,27 @@ export interface components {
         RecordView: {
             message: components["schemas"]["MessageLine"];
             step: components["schemas"]["StepView"];
+        };
+        RecurringListView: {
+            /** Format: int32 */
+            inKinds: number;
+            kinds: components["schemas"]["RecurringView"][];
+            /** Format: int32 */
+            messages: number;
+        };
+        RecurringView: {
+            example: components["schemas"]["Line"];
+            key: string;
+            /** Format: int32 */
+            messages: number;
+            /** Format: int32 */
+            morePatterns: number;
+            nearly?: components["schemas"]["Taken"];
+            patterns: components["schemas"]["Pattern"][];
+            sample: number[];
+            takenBy: components["schemas"]["Taken"][];
+            weeks: number[];
+            who: components["schemas"]["WhoView"];
         };
         RedirectStep: {
             /** @enum {string} */
@@ -1659,10 +1637,15 @@ export interface components {
             changed: number;
             examples: components["schemas"]["ChangeView"][];
             /** Format: int32 */
-            window: number;
+            messages: number;
         };
         RemedyView: {
             document: components["schemas"]["RuleBook"];
+        };
+        ReminderView: {
+            /** Format: date */
+            day: string;
+            message: components["schemas"]["MessageLine"];
         };
         ReplyStep: {
             answersTo?: components["schemas"]["AnswersTo"];
@@ -1695,7 +1678,7 @@ export interface components {
             active?: components["schemas"]["Schedule"];
             does: components["schemas"]["Step"][];
             /** @enum {string} */
-            ending: "goes on" | "ends here";
+            ending: "continue" | "stop here";
             id: string;
             leavesOut?: components["schemas"]["Criterion"];
             name: string;
@@ -1710,10 +1693,17 @@ export interface components {
             /** @enum {string} */
             format: "jubek-rule-book";
             /** @enum {integer} */
-            formatVersion: 1;
+            formatVersion: 2;
             rules: components["schemas"]["Rule"][];
-            /** @description Looked at after the rules, even when one of them ended the run. */
+            /** @description Looked at after the rules, even when one of them stopped the run. */
             tail?: components["schemas"]["Rule"][];
+        };
+        RuleBookFigures: {
+            /** Format: int32 */
+            inInbox: number;
+            /** Format: int32 */
+            messages: number;
+            rules: components["schemas"]["RuleFigures"][];
         };
         RuleBookSaving: {
             /** Format: int32 */
@@ -1729,27 +1719,33 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        RuleLine: {
-            name: string;
-            picked: boolean;
-            rule: string;
-            words: string;
-        };
-        RuleReach: {
+        RuleFigures: {
+            /** Format: int32 */
+            leftOut: number;
             /** Format: int32 */
             picked: number;
             rule: string;
-            /** Format: int32 */
-            spared: number;
+        };
+        RuleLine: {
+            name: string;
+            outcome: components["schemas"]["Statement"];
+            picked: boolean;
+            rule: string;
         };
         RuleUse: {
             /** Format: date-time */
             last: string;
             /** Format: int64 */
             messages: number;
-            /** Format: int64 */
-            overtaken: number;
             rule: string;
+            /** Format: int64 */
+            superseded: number;
+        };
+        SampleMessage: {
+            from: string;
+            subject: string;
+            text: string;
+            to: string;
         };
         Schedule: {
             /**
@@ -1774,7 +1770,8 @@ export interface components {
         SeenOtherwise: {
             before: string;
             now: string;
-            what: string;
+            /** @enum {string} */
+            what: "SENDER" | "SUBJECT" | "REPLIES_TO" | "ATTACHMENTS";
         };
         SentView: {
             attachments: components["schemas"]["Attachment"][];
@@ -1791,7 +1788,7 @@ export interface components {
             name?: string;
         };
         SetAsideView: {
-            cause: string;
+            cause: components["schemas"]["Statement"];
             mayTryAgain: boolean;
             message: components["schemas"]["MessageLine"];
         };
@@ -1816,19 +1813,25 @@ export interface components {
             also: components["schemas"]["TrueView"][];
             kept: components["schemas"]["TrueView"][];
         };
+        Statement: {
+            arguments: unknown[];
+            code: string;
+            words: string;
+        };
         Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["TellStep"];
         StepView: {
-            acts: ("LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP")[];
-            advice: string;
+            acts: ("SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DISCARD")[];
+            advice?: components["schemas"]["Statement"];
             /** Format: int32 */
             attempts: number;
+            because?: components["schemas"]["Statement"];
+            done: components["schemas"]["Statement"];
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "TELL" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             /** Format: int64 */
             message: number;
-            note: string;
             /** Format: date-time */
             plannedAt: string;
             recipient: string;
@@ -1839,8 +1842,7 @@ export interface components {
             /** Format: date-time */
             settledAt?: string;
             /** @enum {string} */
-            state: "PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DROPPED" | "UNDONE";
-            words: string;
+            state: "PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE";
         };
         StoredDecision: {
             /** Format: int32 */
@@ -1855,11 +1857,22 @@ export interface components {
             wanted: number[];
         };
         SuggestView: {
-            proposals: components["schemas"]["ProposalView"][];
+            suggestions: components["schemas"]["SuggestionView"][];
             /** Format: int32 */
             unwanted: number;
             /** Format: int32 */
             wanted: number;
+        };
+        SuggestionView: {
+            clause: components["schemas"]["Statement"];
+            /** Format: int32 */
+            elsewhere: number;
+            examples: components["schemas"]["Line"][];
+            missed: components["schemas"]["Line"][];
+            picksOut: components["schemas"]["Criterion"];
+            /** Format: int32 */
+            takes: number;
+            wrong: components["schemas"]["Line"][];
         };
         Taken: {
             /** Format: int32 */
@@ -1869,14 +1882,14 @@ export interface components {
         };
         TellStep: {
             /** @enum {string} */
-            do: "tell";
+            do: "notify";
             /** @enum {string} */
             sound?: "none" | "drop" | "bell" | "wood";
         };
         TemplateFault: {
             /** @enum {string} */
             sort: "MISSING_FALLBACK" | "DATE_PAST" | "BROKEN_LINK" | "SAMPLE_TEXT" | "SPELT_TWO_WAYS" | "EMPTY_SUBJECT" | "DRIFTED_APART" | "DOCUMENT_GONE" | "DOCUMENT_OLD" | "TOO_LARGE";
-            words: string;
+            what: components["schemas"]["Statement"];
         };
         TemplateSaving: {
             /** Format: int32 */
@@ -1916,7 +1929,7 @@ export interface components {
         TestAsked: {
             address: string;
         };
-        TextTest: {
+        TextCriterion: {
             /**
              * @description folded when left out.
              * @enum {string}
@@ -1928,36 +1941,40 @@ export interface components {
             how: "contains" | "whole words" | "is" | "begins" | "ends" | "wildcard" | "pattern";
             not?: boolean;
             /** @enum {string} */
-            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the writer added" | "subject or text" | "subject or what the writer added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
+            part: "sender" | "sender name" | "recipient" | "recipient name" | "to" | "to name" | "cc" | "cc name" | "any address" | "subject" | "bare subject" | "text" | "what the sender added" | "subject or text" | "subject or what the sender added" | "field" | "address" | "return path" | "delivered to" | "attachment name" | "attachment type" | "mailbox" | "folder" | "date";
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
             /** @description is, begins and ends look at the subject without its reply and forward prefixes, unless this is true. */
             withPrefixes?: boolean;
         };
-        /** @description sent by: person, automatic reply, automatic notice, list, bulk, bounce, calendar. standing: conversation, written to me, to me alone, known. group: a group of the address book. */
-        TraitTest: {
+        /** @description sent by: person, automatic reply, automatic notice, list, bulk, bounce, calendar. relationship: conversation, written to me, to me alone, known. group: a group of the address book. */
+        TraitCriterion: {
             /** @enum {string} */
             how?: "is";
             not?: boolean;
             /** @enum {string} */
-            part: "sent by" | "group" | "standing";
+            part: "sent by" | "group" | "relationship";
             values: string[];
         };
+        TroubleView: {
+            advice?: components["schemas"]["Statement"];
+            cause: components["schemas"]["Statement"];
+        };
         TrueView: {
+            clause: components["schemas"]["Statement"];
             criterion: components["schemas"]["Criterion"];
             /** Format: int32 */
-            reach: number;
-            words: string;
+            matches: number;
         };
         ValueFigures: {
             /** Format: int32 */
             coveredBy?: number;
             /** Format: int32 */
-            reach: number;
+            matches: number;
         };
         VersionView: {
-            changes: string[];
+            changes: components["schemas"]["Statement"][];
             document: components["schemas"]["RuleBook"];
             /** Format: date-time */
             savedAt: string;
@@ -1974,7 +1991,7 @@ export interface components {
             kind: "LIST" | "ADDRESS" | "DOMAINS" | "ANYBODY";
             names: string[];
             /** Format: int32 */
-            writers: number;
+            senders: number;
         };
         Written: {
             from: string;
@@ -2166,7 +2183,7 @@ export interface operations {
     answers: {
         parameters: {
             query?: {
-                writer?: string;
+                sender?: string;
             };
             header?: never;
             path: {
@@ -2287,30 +2304,6 @@ export interface operations {
             };
         };
     };
-    course: {
-        parameters: {
-            query?: {
-                days?: number;
-            };
-            header?: never;
-            path: {
-                mailbox: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["CourseFigures"];
-                };
-            };
-        };
-    };
     desk: {
         parameters: {
             query?: never;
@@ -2333,7 +2326,7 @@ export interface operations {
             };
         };
     };
-    looked: {
+    visited: {
         parameters: {
             query?: never;
             header?: never;
@@ -2450,7 +2443,7 @@ export interface operations {
             };
         };
     };
-    octets: {
+    bytes: {
         parameters: {
             query?: never;
             header?: never;
@@ -2689,30 +2682,6 @@ export interface operations {
             };
         };
     };
-    kinds: {
-        parameters: {
-            query?: {
-                days?: number;
-            };
-            header?: never;
-            path: {
-                mailbox: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["KindsView"];
-                };
-            };
-        };
-    };
     list: {
         parameters: {
             query?: never;
@@ -2757,7 +2726,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["MessageView"];
+                    "*/*": components["schemas"]["MessageDetails"];
                 };
             };
         };
@@ -2935,7 +2904,7 @@ export interface operations {
     records: {
         parameters: {
             query?: {
-                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DROPPED" | "UNDONE")[];
+                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE")[];
             };
             header?: never;
             path: {
@@ -2974,6 +2943,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Waiting"];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecurringListView"];
                 };
             };
         };
@@ -3032,12 +3025,11 @@ export interface operations {
         parameters: {
             query?: {
                 days?: number;
-                rule?: string;
-                words?: string;
             };
             header?: never;
             path: {
                 mailbox: string;
+                finding: string;
             };
             cookie?: never;
         };
@@ -3098,6 +3090,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RuleBookView"];
+                };
+            };
+        };
+    };
+    figures: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RuleBookFigures"];
                 };
             };
         };
@@ -3218,7 +3234,7 @@ export interface operations {
             path: {
                 mailbox: string;
                 step: string;
-                act: "LET_GO" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DROP";
+                act: "SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DISCARD";
             };
             cookie?: never;
         };

@@ -4,16 +4,18 @@ import { Problem, problemText } from '../api/problem';
 import { AddressBook } from '../features/addressbook';
 import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
-import { MailboxInHand, useChosen } from '../features/mailbox';
+import { CurrentMailbox, useChosen } from '../features/mailbox';
 import { Notices } from '../features/notices';
 import { Outside } from '../features/outside';
 import { Records } from '../features/records';
-import { Course } from '../features/rules';
+import { RuleList } from '../features/rules';
 import { SignIn, useSession } from '../features/session';
 import { Templates } from '../features/templates';
 import { Workbench } from '../features/workbench';
 import { Empty, Loading, Trouble } from '../ui/States';
 import { Shell } from './Shell';
+import { useLive } from './useLive';
+import { keys } from '../api/keys';
 
 /** As many as there are in the tokens. */
 const HUES = 4;
@@ -27,7 +29,7 @@ const queries = new QueryClient({
     mutations: {
       onError: (failed) => {
         if (failed instanceof Problem && failed.status === 401) {
-          void queries.invalidateQueries({ queryKey: ['session'] });
+          void queries.invalidateQueries({ queryKey: keys.session() });
         }
       },
     },
@@ -47,8 +49,9 @@ export function App() {
 function Door() {
   const session = useSession();
   const mailbox = useChosen(session.data?.mailboxes ?? []);
+  useLive(queries, session.data?.name !== undefined);
   if (session.isPending) {
-    return <Loading what="Opening Jubek" />;
+    return <Loading what="Loading Jubek" />;
   }
   if (session.isError) {
     return (
@@ -62,16 +65,16 @@ function Door() {
     return <SignIn demo={demo} />;
   }
   if (mailbox === undefined) {
-    return <Empty>You may see no mailbox yet. Name one in the settings and start Jubek again.</Empty>;
+    return <Empty>You have no mailbox yet. Add one to the settings and start Jubek again.</Empty>;
   }
   return (
     <>
-      <MailboxInHand key={mailbox.id} value={mailbox.id}>
+      <CurrentMailbox key={mailbox.id} value={mailbox.id}>
         <Routes>
           <Route element={<Shell name={name} demo={demo} hue={mailboxes.indexOf(mailbox) % HUES} />}>
             <Route path="/desk" element={<Desk />} />
             <Route path="/incoming/:message?" element={<Incoming />} />
-            <Route path="/rules" element={<Course />} />
+            <Route path="/rules" element={<RuleList />} />
             <Route path="/rules/:rule" element={<Workbench />} />
             <Route path="/templates" element={<Templates />} />
             <Route path="/records" element={<Records />} />
@@ -80,7 +83,7 @@ function Door() {
             <Route path="*" element={<Navigate to="/desk" replace />} />
           </Route>
         </Routes>
-      </MailboxInHand>
+      </CurrentMailbox>
       <Notices />
     </>
   );

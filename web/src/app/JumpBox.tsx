@@ -69,7 +69,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
       />
       <Command.List className="max-h-96 overflow-auto pb-2">
         <Command.Empty className="px-3 py-3 text-ink2">
-          {found.isFetching ? 'looking …' : 'Nothing of that name.'}
+          {found.isFetching ? 'looking …' : 'Nothing found.'}
         </Command.Empty>
         <Named heading="Places">
           {places.map((place) => (
@@ -144,7 +144,7 @@ function Acts({ rules, onGo, onDone }: ActsProps) {
   const turn = (rule: Rule) => {
     if (book.data) {
       const changed = switched(rules, rule.id, !rule.on);
-      // The box is gone before the answer is there, so the answer can't be left to it.
+      // The box is gone before the reply is there, so the reply can't be left to it.
       saving
         .mutateAsync({ baseVersion: book.data.version, document: withRules(book.data.document, changed) })
         .then(() => tell({ text: `“${rule.name}” is ${rule.on ? 'paused' : 'on. New mail only'}.` }))
@@ -163,7 +163,7 @@ function Acts({ rules, onGo, onDone }: ActsProps) {
             onDone();
           }}
         >
-          Measure on the last {days} days
+          Show evidence from the last {days} days
         </Jump>
       ))}
       {rules.map((rule) => (

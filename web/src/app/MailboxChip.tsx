@@ -1,25 +1,25 @@
 import { useLocation, useNavigate } from 'react-router';
-import { takeInHand, useMailboxId } from '../features/mailbox';
+import { switchMailbox, useMailboxId } from '../features/mailbox';
 import { useSession } from '../features/session';
 import { Choice } from '../ui/Choice';
 
-/** Which mailbox is in hand; of several, another one can be taken. */
+/** The current mailbox; with several, another one can be chosen. */
 export function MailboxChip({ address }: { address: string }) {
   const mailbox = useMailboxId();
   const mailboxes = useSession().data?.mailboxes ?? [];
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const take = (other: string) => {
-    // A rule or a message in hand belongs to the mailbox that is put down; the place does not.
+    // An open rule or message belongs to the mailbox that is left; the place does not.
     void navigate(`/${pathname.split('/')[1] ?? ''}`);
-    takeInHand(other);
+    switchMailbox(other);
   };
   return (
     <span className="flex h-[26px] min-w-0 items-center gap-1.5 rounded border border-mailbox px-2 font-semibold text-mailbox">
       <span className="size-2 shrink-0 rounded-xs bg-mailbox" />
       {mailboxes.length > 1 ? (
         <Choice
-          label="mailbox in hand"
+          label="current mailbox"
           value={mailbox}
           options={mailboxes.map((one) => ({
             value: one.id,

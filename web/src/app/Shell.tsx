@@ -5,7 +5,7 @@ import { useRegions } from '../ui/regions';
 import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
 
-/** The frame: the strip on top, the places on the left, the place in hand. */
+/** The frame: the strip on top, the places on the left, the current place. */
 export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: number }) {
   const [line, setLine] = useState<DoneLine>();
   const inWorkbench = useMatch('/rules/:rule') !== null;

@@ -28,7 +28,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
   const [account, setAccount] = useState(false);
   const watching = mailbox.data && watchingInWords(mailbox.data);
   return (
-    <header data-region aria-label="Mailbox in hand" className="shrink-0">
+    <header data-region aria-label="Current mailbox" className="shrink-0">
       <div className="h-1 bg-mailbox" />
       <div className="flex h-11 items-center gap-3.5 border-b border-line bg-sheet px-4">
         <span className="font-wordmark text-[21px] leading-none font-semibold tracking-tight text-moss">
@@ -37,7 +37,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
         {mailbox.data && <MailboxChip address={mailbox.data.address} />}
         <span className="hidden min-[760px]:block">
           <Choice
-            label="evidence window"
+            label="evidence period"
             value={String(days)}
             options={WINDOWS.map((w) => ({
               value: String(w),
@@ -118,10 +118,10 @@ function DoneStrip() {
           <span className="grow">{line.text}</span>
           {line.takeBack && (
             <Button small look="quiet" onClick={line.takeBack}>
-              take back
+              Undo
             </Button>
           )}
-          <Button small look="quiet" aria-label="Close this line" onClick={() => tell(undefined)}>
+          <Button small look="quiet" aria-label="Close this message" onClick={() => tell(undefined)}>
             ×
           </Button>
         </div>

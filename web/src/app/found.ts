@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api, taken } from '../api/client';
+import { api, unwrap } from '../api/client';
+import { keys } from '../api/keys';
 import { useEvidenceDays, useMailboxId } from '../features/mailbox';
 
 const PAUSE = 150;
@@ -17,20 +18,20 @@ export function useFound(typed: string) {
     return () => clearTimeout(timer);
   }, [typed]);
   return useQuery({
-    queryKey: ['found', mailbox, days, words],
+    queryKey: keys.found(mailbox, days, words),
     enabled: words.length >= FEWEST_LETTERS,
     placeholderData: keepPreviousData,
     queryFn: async ({ signal }) => {
       const path = { mailbox };
       const [page, people] = await Promise.all([
-        taken(
+        unwrap(
           api.POST('/api/mailboxes/{mailbox}/messages/search', {
             params: { path },
             body: { words, criteria: [], days, offset: 0, limit: MESSAGES },
             signal,
           }),
         ),
-        taken(
+        unwrap(
           api.GET('/api/mailboxes/{mailbox}/completions', {
             params: { path, query: { of: 'SENDER', typed: words, days } },
             signal,

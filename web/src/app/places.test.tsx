@@ -1,10 +1,11 @@
+import { said } from '../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../features/mailbox';
+import { CurrentMailbox } from '../features/mailbox';
 import { Outside } from '../features/outside';
 import { Records } from '../features/records';
 import { SignIn } from '../features/session';
@@ -22,8 +23,8 @@ beforeEach(() => {
     '/api/mailboxes/m/past-mail': {
       ready: true,
       done: 4212,
+      total: 4212,
       messages: 4212,
-      window: 4212,
       cut: false,
     },
     '/api/outside/clock': { offsetSeconds: 0, now: '2026-03-29T10:00:00Z' },
@@ -61,7 +62,6 @@ const mailbox = {
   ownDomains: [],
   zone: 'Europe/Stockholm',
   watching: 'WATCHING',
-  watchingDetail: '',
   now: '2026-03-29T10:00:00Z',
 };
 
@@ -69,7 +69,7 @@ function show(place: ReactNode) {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <MailboxInHand value="m">{place}</MailboxInHand>
+        <CurrentMailbox value="m">{place}</CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -90,10 +90,9 @@ const record = (id: string, more: Record<string, unknown>) => ({
     ruleVersion: 2,
     ruleName: 'Seed exchange list',
     kind: 'REDIRECT',
-    words: 'redirected to tomas@ostrel-gardens.example',
+    done: said('redirected to tomas@ostrel-gardens.example'),
     recipient: 'tomas@ostrel-gardens.example',
     state: 'SENT',
-    note: '',
     attempts: 1,
     plannedAt: '2026-03-29T10:00:00Z',
     acts: [],
@@ -105,7 +104,7 @@ const record = (id: string, more: Record<string, unknown>) => ({
     sender: 'Anna',
     subject: '[seeds] blue poppy',
     attachments: 0,
-    standing: 'DECIDED',
+    status: 'DECIDED',
     notes: [],
   },
 });
@@ -113,7 +112,11 @@ const record = (id: string, more: Record<string, unknown>) => ({
 test('a record says what was done, by which rule and version, and why it waits', async () => {
   answers['/api/mailboxes/m/records'] = [
     record('a', {}),
-    record('b', { state: 'FAILED', note: 'the mail server answered 550 no', acts: ['TRY_AGAIN', 'DROP'] }),
+    record('b', {
+      state: 'FAILED',
+      because: said('the mail server answered 550 no'),
+      acts: ['TRY_AGAIN', 'DISCARD'],
+    }),
   ];
   show(<Records />);
   const rows = await screen.findAllByRole('row');
@@ -124,28 +127,28 @@ test('a record says what was done, by which rule and version, and why it waits',
 });
 
 test('what a person may do with a failed step stands in its row and is carried out', async () => {
-  answers['/api/mailboxes/m/records'] = [record('b', { state: 'FAILED', acts: ['TRY_AGAIN', 'DROP'] })];
+  answers['/api/mailboxes/m/records'] = [record('b', { state: 'FAILED', acts: ['TRY_AGAIN', 'DISCARD'] })];
   answers['POST /api/mailboxes/m/steps/b/TRY_AGAIN'] = record('b', {}).step;
   show(<Records />);
-  fireEvent.click(await screen.findByRole('button', { name: 'try again' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Try again' }));
   await waitFor(() => expect(asked.some((a) => a.url.endsWith('/steps/b/TRY_AGAIN'))).toBe(true));
 });
 
 test('a refusal of an act is shown in its words', async () => {
-  answers['/api/mailboxes/m/records'] = [record('b', { state: 'HELD', acts: ['DROP'] })];
-  answers['POST /api/mailboxes/m/steps/b/DROP'] = refusal(
+  answers['/api/mailboxes/m/records'] = [record('b', { state: 'HELD', acts: ['DISCARD'] })];
+  answers['POST /api/mailboxes/m/steps/b/DISCARD'] = refusal(
     409,
     'The step is sent by now, so that can’t be done any more.',
   );
   show(<Records />);
-  fireEvent.click(await screen.findByRole('button', { name: 'drop' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Discard' }));
   expect(await screen.findByRole('alert')).toHaveTextContent('The step is sent by now');
 });
 
 test('without records it says when there will be some', async () => {
   answers['/api/mailboxes/m/records'] = [];
   show(<Records />);
-  expect(await screen.findByText(/Nothing was done yet/)).toBeInTheDocument();
+  expect(await screen.findByText(/Nothing has been done yet/)).toBeInTheDocument();
 });
 
 test('records that can’t be fetched say so and offer a way on', async () => {
@@ -155,10 +158,10 @@ test('records that can’t be fetched say so and offer a way on', async () => {
   expect(trouble).toHaveTextContent('The database does not answer just now.');
   answers['/api/mailboxes/m/records'] = [];
   fireEvent.click(within(trouble).getByRole('button', { name: 'Try again' }));
-  expect(await screen.findByText(/Nothing was done yet/)).toBeInTheDocument();
+  expect(await screen.findByText(/Nothing has been done yet/)).toBeInTheDocument();
 });
 
-test('the strip names the mailbox in hand, the evidence and the watcher’s state', async () => {
+test('the strip names the current mailbox, the evidence and the watcher’s state', async () => {
   show(<TopStrip name="Ilse Varga" demo={false} />);
   expect(await screen.findByText('visits@ostrel-gardens.example')).toBeInTheDocument();
   expect(await screen.findByText('last 90 days · 4,212 messages')).toBeInTheDocument();
@@ -169,7 +172,7 @@ test('trouble with the mail server stands below the strip, with its cause', asyn
   answers['/api/mailboxes/m'] = {
     ...mailbox,
     watching: 'SIGN_IN_REFUSED',
-    watchingDetail: 'The mail server refuses the name or the password.',
+    trouble: { cause: said('the mail server refuses the name or the password') },
   };
   show(<TopStrip name="Ilse Varga" demo={false} />);
   expect(await screen.findByRole('alert')).toHaveTextContent('refuses the name or the password');
@@ -206,7 +209,7 @@ const boxes = [
   { address: 'friend@far.example', messages: 0 },
 ];
 
-test('of several mailboxes it is plain which one is in hand, and another one can be taken', async () => {
+test('of several mailboxes the current one is shown, and another one can be chosen', async () => {
   answers['/api/session'] = {
     name: 'Ilse',
     demo: false,
@@ -216,7 +219,7 @@ test('of several mailboxes it is plain which one is in hand, and another one can
     ],
   };
   show(<TopStrip name="Ilse" demo={false} />);
-  const chip = await screen.findByRole('button', { name: 'mailbox in hand: visits@ostrel-gardens.example' });
+  const chip = await screen.findByRole('button', { name: 'current mailbox: visits@ostrel-gardens.example' });
   fireEvent.keyDown(chip, { key: 'Enter' });
   fireEvent.click(screen.getByRole('menuitemradio', { name: /Seed exchange/ }));
   expect(localStorage.getItem('jubek.mailbox')).toBe('s');
@@ -226,7 +229,7 @@ test('Outside is marked as a simulation and tells inside and outside mailboxes a
   answers['/api/outside/mailboxes'] = boxes;
   answers['/api/outside/messages'] = [];
   show(<Outside />);
-  expect(screen.getByText(/a simulation/)).toBeInTheDocument();
+  expect(screen.getByText(/A simulation/)).toBeInTheDocument();
   const nav = screen.getByRole('navigation', { name: 'Simulated mailboxes' });
   expect(await within(nav).findByText('friend@far.example')).toBeInTheDocument();
   expect(await screen.findByText('This mailbox has received nothing.')).toBeInTheDocument();
@@ -240,7 +243,7 @@ test('one may write as anybody, and a refusal of the post office keeps what was 
     'The post office refused: give one address to write from',
   );
   show(<Outside />);
-  const form = screen.getByRole('form', { name: 'Write as any correspondent' });
+  const form = screen.getByRole('form', { name: 'Write as anybody' });
   fireEvent.change(within(form).getByLabelText('From, any address'), { target: { value: 'two, three' } });
   fireEvent.change(within(form).getByLabelText('Subject'), { target: { value: 'Arrival' } });
   fireEvent.click(within(form).getByRole('button', { name: 'Send it' }));

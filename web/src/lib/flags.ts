@@ -1,9 +1,9 @@
 /** Marks in plain words: "read, flagged and “school-2026”". */
-export function marksInWords(flags: string[], tags: string[], taken: string[] = []): string {
+export function marksInWords(flags: string[], tags: string[], unwrap: string[] = []): string {
   const marks = [
     ...flags.map(flagInWords),
     ...tags.map((tag) => `“${tag}”`),
-    ...taken.map((mark) => `no longer ${mark.startsWith('\\') ? flagInWords(mark) : `“${mark}”`}`),
+    ...unwrap.map((mark) => `no longer ${mark.startsWith('\\') ? flagInWords(mark) : `“${mark}”`}`),
   ];
   return marks.length < 2
     ? marks.join('')

@@ -24,7 +24,7 @@ export function Question({ title, children, yes, open, onYes, onNo }: Props) {
           </AlertDialog.Description>
           <div className="mt-4 flex justify-end gap-2">
             <AlertDialog.Cancel asChild>
-              <Button>No, leave it</Button>
+              <Button>Cancel</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button look="go" onClick={onYes}>

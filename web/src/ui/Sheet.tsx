@@ -24,7 +24,7 @@ export function Sheet({ title, open, onClose, children, wide = false }: Props) {
             <Dialog.Title className="grow text-lg font-bold break-words">{title}</Dialog.Title>
             <Dialog.Close asChild>
               <Button small look="quiet">
-                close
+                Close
               </Button>
             </Dialog.Close>
           </div>

@@ -8,7 +8,7 @@ export function Empty({ children }: { children: ReactNode }) {
 
 export function Loading({ what }: { what: string }) {
   return (
-    <div role="status" className="px-4 py-6 text-ink2">
+    <div role="status" aria-busy className="px-4 py-6 text-ink2">
       {what} …
     </div>
   );

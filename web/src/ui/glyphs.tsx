@@ -11,7 +11,7 @@ export type Happening =
   | 'TRASH'
   | 'DELETE'
   | 'MARK'
-  | 'TELL'
+  | 'NOTIFY'
   | 'BRING_BACK'
   | 'HELD';
 
@@ -113,7 +113,7 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       </>
     ),
   },
-  TELL: {
+  NOTIFY: {
     colour: 'text-ink2',
     draw: (
       <>

@@ -33,6 +33,6 @@ test('a person is in a group by any of their addresses', () => {
 
 test('what came of cards is said in one line', () => {
   expect(takenInWords({ added: 3, completed: 1, groups: 1, notTaken: [] })).toBe(
-    'From the cards: 3 added, 1 completed, 1 group.',
+    'Imported: 3 added, 1 completed, 1 group.',
   );
 });

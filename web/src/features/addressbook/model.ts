@@ -47,5 +47,5 @@ export function takenInWords({ added, completed, groups }: Schemas['CardsTaken']
     ...(completed > 0 ? [`${completed} completed`] : []),
     ...(groups > 0 ? [`${groups} ${groups === 1 ? 'group' : 'groups'}`] : []),
   ];
-  return `From the cards: ${parts.join(', ')}.`;
+  return `Imported: ${parts.join(', ')}.`;
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
+import { api, unwrap } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useMailboxId } from '../mailbox';
 import type { GroupView, PersonView } from './model';
 
@@ -7,9 +8,10 @@ import type { GroupView, PersonView } from './model';
 export function useAddressBook() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['address book', mailbox],
+    queryKey: keys.addressBook(mailbox),
     enabled: mailbox !== '',
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/address-book', { params: { path: { mailbox } } })),
+    queryFn: () =>
+      unwrap(api.GET('/api/mailboxes/{mailbox}/address-book', { params: { path: { mailbox } } })),
   });
 }
 
@@ -18,8 +20,8 @@ function useChanged() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
   return () => {
-    void queries.invalidateQueries({ queryKey: ['evidence', mailbox] });
-    return queries.invalidateQueries({ queryKey: ['address book', mailbox] });
+    void queries.invalidateQueries({ queryKey: keys.evidence(mailbox) });
+    return queries.invalidateQueries({ queryKey: keys.addressBook(mailbox) });
   };
 }
 
@@ -28,7 +30,7 @@ export function useSavePerson() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: ({ id, written }: PersonView) =>
-      taken(
+      unwrap(
         api.PUT('/api/mailboxes/{mailbox}/people/{person}', {
           params: { path: { mailbox, person: id } },
           body: written,
@@ -43,7 +45,7 @@ export function useRemovePerson() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: (id: string) =>
-      taken(
+      unwrap(
         api.DELETE('/api/mailboxes/{mailbox}/people/{person}', {
           params: { path: { mailbox, person: id } },
         }),
@@ -57,7 +59,7 @@ export function useMergePeople() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: (people: string[]) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/people/merge', {
           params: { path: { mailbox } },
           body: { people },
@@ -72,7 +74,7 @@ export function useSaveGroup() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: ({ id, written }: Omit<GroupView, 'usedBy'>) =>
-      taken(
+      unwrap(
         api.PUT('/api/mailboxes/{mailbox}/groups/{group}', {
           params: { path: { mailbox, group: id } },
           body: written,
@@ -87,7 +89,7 @@ export function useRemoveGroup() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: (id: string) =>
-      taken(
+      unwrap(
         api.DELETE('/api/mailboxes/{mailbox}/groups/{group}', {
           params: { path: { mailbox, group: id } },
         }),
@@ -101,7 +103,7 @@ export function useTakeCards() {
   const onSuccess = useChanged();
   return useMutation({
     mutationFn: (cards: string) =>
-      taken(api.POST('/api/mailboxes/{mailbox}/cards', { params: { path: { mailbox } }, body: { cards } })),
+      unwrap(api.POST('/api/mailboxes/{mailbox}/cards', { params: { path: { mailbox } }, body: { cards } })),
     onSuccess,
   });
 }

@@ -13,7 +13,7 @@ test('each kind of criterion begins as one that this screen can change', () => {
     'name',
     'recipient',
     'words',
-    'standing',
+    'relationship',
     'sent by',
     'attachments',
     'size',

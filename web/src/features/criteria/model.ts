@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client';
 export type Criterion = Schemas['Criterion'];
 
 /** The tests that the screens change; others are kept as they are. */
-export interface AddressTest {
+export interface AddressCriterion {
   part: 'sender' | 'recipient' | 'to' | 'cc';
   how: 'is' | 'at domain' | 'at domain or below';
   values: string[];
@@ -16,8 +16,8 @@ export interface WordsTest {
     | 'subject'
     | 'text'
     | 'subject or text'
-    | 'what the writer added'
-    | 'subject or what the writer added'
+    | 'what the sender added'
+    | 'subject or what the sender added'
     | 'attachment name'
     | 'field';
   field?: string;
@@ -25,28 +25,28 @@ export interface WordsTest {
   values: string[];
   not?: boolean;
 }
-export interface TraitTest {
-  part: 'standing' | 'sent by' | 'group';
+export interface TraitCriterion {
+  part: 'relationship' | 'sent by' | 'group';
   how: 'is';
   values: string[];
   not?: boolean;
 }
-export interface NumberTest {
+export interface NumberCriterion {
   part: 'size' | 'attachments';
   how: 'over' | 'under';
   value: number;
   not?: boolean;
 }
-export type Test = AddressTest | WordsTest | TraitTest | NumberTest;
-export type ValuedTest = AddressTest | WordsTest | TraitTest;
+export type Test = AddressCriterion | WordsTest | TraitCriterion | NumberCriterion;
+export type ValuedTest = AddressCriterion | WordsTest | TraitCriterion;
 
 export const ADDRESS_PARTS = ['sender', 'recipient', 'to', 'cc'] as const;
 export const WORDS_PARTS = [
   'subject or text',
   'subject',
   'text',
-  'subject or what the writer added',
-  'what the writer added',
+  'subject or what the sender added',
+  'what the sender added',
 ] as const;
 export const WORDS_HOWS: WordsHow[] = [
   'contains',
@@ -74,7 +74,7 @@ export type Kind =
   | 'name'
   | 'recipient'
   | 'words'
-  | 'standing'
+  | 'relationship'
   | 'group'
   | 'sent by'
   | 'attachments'
@@ -83,16 +83,16 @@ export type Kind =
   | 'field';
 
 /** How many criteria of a group must hold. */
-export type Taken = 'all' | 'any' | 'none';
+export type Combined = 'all' | 'any' | 'none';
 
-/** A criterion in hand: a test, a group of others, or one that the screens keep as it is. */
+/** A criterion as it is edited: a test, a group of others, or one that the screens keep as it is. */
 export interface Item {
   key: string;
   criterion: Criterion;
   /** What is being typed and not yet a value. */
   typing: string;
   /** Of a group, what is in it; its criterion is then made from this. */
-  group?: { taken: Taken; items: Item[] };
+  group?: { combined: Combined; items: Item[] };
 }
 
 let keys = 0;
@@ -100,22 +100,22 @@ let keys = 0;
 export function item(criterion: Criterion): Item {
   keys += 1;
   const begun = { key: `c${keys}-${Date.now()}`, criterion, typing: '' };
-  const taken = takenIn(criterion);
-  const inside = taken && (criterion as Record<Taken, Criterion[]>)[taken];
-  return taken && inside ? { ...begun, group: { taken, items: inside.map(item) } } : begun;
+  const combined = combinedIn(criterion);
+  const inside = combined && (criterion as Record<Combined, Criterion[]>)[combined];
+  return combined && inside ? { ...begun, group: { combined, items: inside.map(item) } } : begun;
 }
 
-function takenIn(criterion: Criterion): Taken | undefined {
-  return (['all', 'any', 'none'] as const).find((taken) => taken in criterion);
+function combinedIn(criterion: Criterion): Combined | undefined {
+  return (['all', 'any', 'none'] as const).find((combined) => combined in criterion);
 }
 
 /** A group to begin with, of which any will do. */
 export function emptyGroup(): Item {
   const first = item(emptyTest('words') as Criterion);
-  return { ...item({ everything: true }), group: { taken: 'any', items: [first] } };
+  return { ...item({ everything: true }), group: { combined: 'any', items: [first] } };
 }
 
-export function isAddress(test: Test): test is AddressTest {
+export function isAddress(test: Test): test is AddressCriterion {
   return (ADDRESS_PARTS as readonly string[]).includes(test.part);
 }
 
@@ -123,12 +123,12 @@ export function isWords(test: Test): test is WordsTest {
   return !isAddress(test) && !isNumber(test) && !isTrait(test);
 }
 
-export function isNumber(test: Test): test is NumberTest {
+export function isNumber(test: Test): test is NumberCriterion {
   return test.part === 'size' || test.part === 'attachments';
 }
 
-export function isTrait(test: Test): test is TraitTest {
-  return test.part === 'standing' || test.part === 'sent by' || test.part === 'group';
+export function isTrait(test: Test): test is TraitCriterion {
+  return test.part === 'relationship' || test.part === 'sent by' || test.part === 'group';
 }
 
 /** Whether the screens can change a criterion. */
@@ -149,8 +149,8 @@ export function isTest(criterion: Criterion): criterion is Test {
   return isTrait(test) ? areKnown(test) : isOfWords(test);
 }
 
-function areKnown(test: TraitTest): boolean {
-  const known = test.part === 'standing' ? STANDINGS : SENDERS;
+function areKnown(test: TraitCriterion): boolean {
+  const known = test.part === 'relationship' ? STANDINGS : SENDERS;
   return test.part === 'group' || test.values.every((value) => known.includes(value));
 }
 
@@ -169,7 +169,7 @@ export function kindOf(test: Test): Kind {
       return 'recipient';
     case 'sender name':
       return 'name';
-    case 'standing':
+    case 'relationship':
     case 'group':
     case 'sent by':
     case 'attachments':
@@ -192,8 +192,8 @@ export function emptyTest(kind: Kind): Test {
       return { part: 'sender name', how: 'contains', values: [] };
     case 'words':
       return { part: 'subject or text', how: 'contains', values: [] };
-    case 'standing':
-      return { part: 'standing', how: 'is', values: ['written to me'] };
+    case 'relationship':
+      return { part: 'relationship', how: 'is', values: ['written to me'] };
     case 'group':
       return { part: 'group', how: 'is', values: [] };
     case 'sent by':
@@ -213,7 +213,7 @@ export function emptyTest(kind: Kind): Test {
 export function meant({ criterion, typing, group }: Item): Criterion | undefined {
   if (group) {
     const inside = group.items.map(meant).filter((one): one is Criterion => one !== undefined);
-    return inside.length === 0 ? undefined : ({ [group.taken]: inside } as Criterion);
+    return inside.length === 0 ? undefined : ({ [group.combined]: inside } as Criterion);
   }
   if (!isTest(criterion)) {
     return criterion;
@@ -266,7 +266,7 @@ export function added(test: ValuedTest, more: string[]): ValuedTest {
 const PARTS_IN_WORDS: Record<string, string> = {
   sender: 'sender',
   recipient: 'written to',
-  standing: '',
+  status: '',
   'sent by': 'sent by',
   group: 'in the group',
 };
@@ -276,12 +276,12 @@ export function inBrief(criterion: Criterion): string {
   if ('everything' in criterion) {
     return 'every message';
   }
-  const taken = takenIn(criterion);
-  if (taken) {
-    const inside = (criterion as Record<Taken, Criterion[]>)[taken].map(inBrief);
-    return taken === 'none'
+  const combined = combinedIn(criterion);
+  if (combined) {
+    const inside = (criterion as Record<Combined, Criterion[]>)[combined].map(inBrief);
+    return combined === 'none'
       ? `neither ${inside.join(' nor ')}`
-      : inside.join(taken === 'all' ? ' and ' : ' or ');
+      : inside.join(combined === 'all' ? ' and ' : ' or ');
   }
   if (!isTest(criterion)) {
     return 'part' in criterion ? criterion.part : 'something else';

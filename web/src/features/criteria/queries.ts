@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
+import { api, unwrap } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export type CompletionOf = 'SENDER' | 'RECIPIENT' | 'WORDS';
@@ -9,13 +10,13 @@ export function useCompletions(of: CompletionOf, typed: string) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['completions', mailbox, days, of, typed],
+    queryKey: keys.completions(mailbox, days, of, typed),
     enabled: mailbox !== '' && typed.trim().length > 1,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
     retry: false,
     queryFn: ({ signal }) =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/completions', {
           params: { path: { mailbox }, query: { of, typed, days } },
           signal,

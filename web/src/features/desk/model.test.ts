@@ -8,7 +8,7 @@ const rule = (active: Rule['active'], on = true): Rule => ({
   name: 'Winter hours',
   picksOut: { everything: true },
   does: [],
-  ending: 'goes on',
+  ending: 'continue',
   on,
   ...(active ? { active } : {}),
 });
@@ -20,7 +20,11 @@ test('what was done is named with the most frequent first', () => {
     { kind: 'DELETE', messages: 3 },
     { kind: 'BRING_BACK', messages: 1 },
   ]);
-  expect(lines.map((line) => line.words)).toEqual(['1,031 redirected', '12 answered', '3 deleted for good']);
+  expect(lines.map((line) => line.words)).toEqual([
+    '1,031 redirected',
+    '12 replied to',
+    '3 deleted for good',
+  ]);
 });
 
 test('a rule that starts or ends within two weeks is named, others and paused ones are not', () => {
@@ -33,7 +37,7 @@ test('a rule that starts or ends within two weeks is named, others and paused on
   expect(words(undefined)).toEqual([]);
 });
 
-test('a template is named from the day on which it was to be looked at again', () => {
+test('a template is named from the day on which it is due to be checked', () => {
   const template = (lookAgainOn: string) => ({
     id: lookAgainOn,
     version: 1,

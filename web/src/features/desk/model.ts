@@ -12,16 +12,16 @@ type Kind = Schemas['DoneCount']['kind'];
 const DONE: Record<Exclude<Kind, 'BRING_BACK'>, string> & { BRING_BACK?: never } = {
   FORWARD: 'forwarded',
   REDIRECT: 'redirected',
-  REPLY: 'answered',
-  ANSWER_COPY: 'told of by a copy of the answer',
-  TELL: 'told about',
-  OUT_OF_JUNK: 'taken out of junk',
+  REPLY: 'replied to',
+  ANSWER_COPY: 'copied on a reply',
+  NOTIFY: 'shown as a notice',
+  OUT_OF_JUNK: 'moved out of junk',
   MARK: 'marked',
   COPY: 'copied',
   FILE: 'filed',
   FILE_ELSEWHERE: 'filed in another mailbox',
   ARCHIVE: 'archived',
-  TRASH: 'put into the trash',
+  TRASH: 'moved to the trash',
   DELETE: 'deleted for good',
 };
 

@@ -1,15 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { api, taken } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useMailboxId } from '../mailbox';
 
 /** What was done since the person last left the desk. */
 export function useDesk() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['desk', mailbox],
-    refetchInterval: 10_000,
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/desk', { params: { path: { mailbox } } })),
+    queryKey: keys.desk(mailbox),
+    refetchInterval: asking.every(10_000),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/desk', { params: { path: { mailbox } } })),
   });
 }
 
@@ -19,19 +21,19 @@ export function useLeavingTheDesk(): void {
   useEffect(
     () => () => {
       // Where that can't be noted, the desk counts from the look before: nothing is lost.
-      api.PUT('/api/mailboxes/{mailbox}/desk/look', { params: { path: { mailbox } } }).catch(() => {});
+      api.PUT('/api/mailboxes/{mailbox}/desk/visit', { params: { path: { mailbox } } }).catch(() => {});
     },
     [mailbox],
   );
 }
 
-/** Messages that could not be taken in and that nobody has dealt with. */
+/** Messages that no rule could look at and that nobody has closed. */
 export function useSetAside() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['set-aside', mailbox],
-    refetchInterval: 10_000,
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/set-aside', { params: { path: { mailbox } } })),
+    queryKey: keys.setAside(mailbox),
+    refetchInterval: asking.every(10_000),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/set-aside', { params: { path: { mailbox } } })),
   });
 }
 
@@ -42,11 +44,11 @@ export function useSetAsideActs(id: number) {
   const onSuccess = () => queries.invalidateQueries();
   return {
     tryAgain: useMutation({
-      mutationFn: () => taken(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/try-again', { params })),
+      mutationFn: () => unwrap(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/try-again', { params })),
       onSuccess,
     }),
     close: useMutation({
-      mutationFn: () => taken(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/close', { params })),
+      mutationFn: () => unwrap(api.POST('/api/mailboxes/{mailbox}/set-aside/{id}/close', { params })),
       onSuccess,
     }),
   };

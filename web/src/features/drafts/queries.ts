@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useMailboxId } from '../mailbox';
 
 /** A rule that was begun elsewhere: with criteria, and the message it was started from. */
@@ -17,9 +18,11 @@ export interface KeptDraft {
 export function useDrafts() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['drafts', mailbox],
+    queryKey: keys.drafts(mailbox),
     queryFn: async () => {
-      const view = await taken(api.GET('/api/mailboxes/{mailbox}/drafts', { params: { path: { mailbox } } }));
+      const view = await unwrap(
+        api.GET('/api/mailboxes/{mailbox}/drafts', { params: { path: { mailbox } } }),
+      );
       return new Map(view.drafts.map((draft) => [draft.rule, draft.document as KeptDraft]));
     },
   });
@@ -31,14 +34,14 @@ export function useKeepDraft() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ rule, document }: { rule: string; document: KeptDraft }) =>
-      taken(
+      unwrap(
         api.PUT('/api/mailboxes/{mailbox}/drafts/{rule}', {
           params: { path: { mailbox, rule } },
           body: { document: document as unknown as Record<string, never> },
         }),
       ),
     onSuccess: (_, { rule, document }) =>
-      queries.setQueryData<Map<string, KeptDraft>>(['drafts', mailbox], (known) =>
+      queries.setQueryData<Map<string, KeptDraft>>(keys.drafts(mailbox), (known) =>
         new Map(known ?? []).set(rule, document),
       ),
   });
@@ -49,9 +52,9 @@ export function useDropDraft() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (rule: string) =>
-      taken(api.DELETE('/api/mailboxes/{mailbox}/drafts/{rule}', { params: { path: { mailbox, rule } } })),
+      unwrap(api.DELETE('/api/mailboxes/{mailbox}/drafts/{rule}', { params: { path: { mailbox, rule } } })),
     onSuccess: (_, rule) =>
-      queries.setQueryData<Map<string, KeptDraft>>(['drafts', mailbox], (known) => {
+      queries.setQueryData<Map<string, KeptDraft>>(keys.drafts(mailbox), (known) => {
         const rest = new Map(known ?? []);
         rest.delete(rule);
         return rest;

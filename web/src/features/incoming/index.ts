@@ -1,3 +1,3 @@
 export { Incoming } from './parts/Incoming';
 export { MessageSheet } from './parts/MessageSheet';
-export { doneInWords, stateInWords } from './model';
+export { doneInWords, stateInWords, wouldBe } from './model';

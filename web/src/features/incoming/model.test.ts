@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from '../../api/client';
+import { said } from '../../test/said';
 import { doneInWords, happened } from './model';
 
 const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
@@ -9,11 +10,9 @@ const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
   ruleVersion: 1,
   ruleName: 'r',
   kind: 'REDIRECT',
-  words: 'redirected to education@ostrel-gardens.example',
+  done: said('redirected to education@ostrel-gardens.example'),
   recipient: '',
   state: 'SENT',
-  note: '',
-  advice: '',
   attempts: 1,
   plannedAt: '2026-03-29T10:00:00Z',
   acts: [],
@@ -21,7 +20,7 @@ const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
 });
 
 test('what happened is said shortly, and what waits for a person before what was done', () => {
-  const done = step({ kind: 'MARK', words: 'marked read' });
+  const done = step({ kind: 'MARK', done: said('marked read') });
   expect(happened('DECIDED', [step({}), done])).toEqual({
     kinds: ['REDIRECT', 'MARK'],
     words: 'redirected, marked read',
@@ -40,7 +39,7 @@ test('past mail, untouched mail and mail set aside are told apart', () => {
 });
 
 test('a step says what it did, is to do, or did not do', () => {
-  expect(doneInWords(step({ words: 'answered', state: 'WITHHELD' }))).toBe('not answered');
-  expect(doneInWords(step({ words: 'filed in Seeds', state: 'READY' }))).toBe('to be filed in Seeds');
-  expect(doneInWords(step({ words: 'filed in Seeds' }))).toBe('filed in Seeds');
+  expect(doneInWords(step({ done: said('replied to'), state: 'WITHHELD' }))).toBe('not replied to');
+  expect(doneInWords(step({ done: said('filed in Seeds'), state: 'READY' }))).toBe('to be filed in Seeds');
+  expect(doneInWords(step({ done: said('filed in Seeds') }))).toBe('filed in Seeds');
 });

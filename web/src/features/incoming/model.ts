@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { shortDone } from '../../lib/steps';
 import type { Happening } from '../../ui/glyphs';
 
 type Step = Schemas['StepView'];
@@ -11,8 +12,8 @@ export interface Happened {
 }
 
 /** What happened to a message, in a few words; steps that were kept back are named before those that were done. */
-export function happened(standing: Schemas['MessageLine']['standing'], steps: Step[]): Happened {
-  if (standing === 'SET_ASIDE') {
+export function happened(status: Schemas['MessageLine']['status'], steps: Step[]): Happened {
+  if (status === 'SET_ASIDE') {
     return { kinds: ['HELD'], words: 'set aside' };
   }
   const waiting = steps.filter((step) => WAITING.includes(step.state));
@@ -20,28 +21,24 @@ export function happened(standing: Schemas['MessageLine']['standing'], steps: St
   const kinds = [...new Set(going.map((step) => step.kind as Happening))];
   const words = [
     ...waiting.map((step) => stateInWords(step.state)),
-    ...going.map((step) => shortWords(step)),
+    ...going.map((step) => shortDone(step.kind, step.done.words)),
   ];
   return {
     kinds: waiting.length > 0 ? ['HELD', ...kinds] : kinds,
-    words: [...new Set(words)].join(', ') || (standing === 'PAST' ? 'past mail' : 'stays in the inbox'),
+    words: [...new Set(words)].join(', ') || (status === 'PAST' ? 'past mail' : 'stays in the inbox'),
   };
-}
-
-function shortWords(step: Step): string {
-  return step.words.replace(/ to .*$/, '').replace(/^brought back.*/, 'brought back');
 }
 
 const STATES: Record<Step['state'], string> = {
   PLANNED: 'planned',
   HELD: 'held',
-  READY: 'about to be done',
+  READY: 'next in line',
   SENDING: 'being done',
   SENT: 'done',
   UNCERTAIN: 'uncertain',
   FAILED: 'failed',
   WITHHELD: 'withheld',
-  DROPPED: 'dropped',
+  DISCARDED: 'discarded',
   UNDONE: 'undone',
 };
 
@@ -49,18 +46,28 @@ export function stateInWords(state: Step['state']): string {
   return STATES[state];
 }
 
-/** What a step did, or was to do: "filed in Seeds", "to be filed in Seeds", "not answered". */
+/** What a step did, or was to do: "filed in Seeds", "to be filed in Seeds", "not replied to". */
 export function doneInWords(step: Step): string {
   switch (step.state) {
     case 'WITHHELD':
-    case 'DROPPED':
+    case 'DISCARDED':
     case 'FAILED':
-      return `not ${step.words}`;
+      return `not ${step.done.words}`;
     case 'HELD':
     case 'PLANNED':
     case 'READY':
-      return `to be ${step.words}`;
+      return `to be ${step.done.words}`;
     default:
-      return step.words;
+      return step.done.words;
   }
+}
+
+/** What would be done, and what not and why, in sentences. */
+export function wouldBe(done: Schemas['Statement'][], notDone: Schemas['NotDoneLine'][]): string {
+  return [
+    ...done.map((one) => `It would be ${one.words}.`),
+    ...notDone.map(
+      (one) => `It would not be ${one.step.words} – ${one.held ? 'held' : 'withheld'}: ${one.reason.words}.`,
+    ),
+  ].join(' ');
 }

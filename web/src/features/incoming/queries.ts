@@ -1,5 +1,7 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export const PAGE = 100;
@@ -15,16 +17,16 @@ export function useMessagePages(search: Search, pages: number[]) {
   const days = useEvidenceDays();
   return useQueries({
     queries: pages.map((page) => ({
-      queryKey: ['messages', mailbox, days, search, page],
+      queryKey: keys.messages(mailbox, days, search, page),
       queryFn: ({ signal }: { signal: AbortSignal }) =>
-        taken(
+        unwrap(
           api.POST('/api/mailboxes/{mailbox}/messages/search', {
             params: { path: { mailbox } },
             body: { ...search, days, offset: page * PAGE, limit: PAGE },
             signal,
           }),
         ),
-      refetchInterval: page === 0 ? 4000 : false,
+      refetchInterval: page === 0 ? asking.every(4_000) : false,
       placeholderData: keepPreviousData,
     })),
   });
@@ -33,11 +35,11 @@ export function useMessagePages(search: Search, pages: number[]) {
 export function useMessage(id: number | undefined) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['message', mailbox, id],
+    queryKey: keys.message(mailbox, id),
     enabled: id !== undefined,
-    refetchInterval: 4000,
+    refetchInterval: asking.every(4_000),
     queryFn: () =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/messages/{id}', { params: { path: { mailbox, id: id ?? 0 } } }),
       ),
   });
@@ -48,24 +50,28 @@ export function useKinds() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['kinds', mailbox, days],
+    queryKey: keys.kinds(mailbox, days),
     placeholderData: keepPreviousData,
-    refetchInterval: 30_000,
+    refetchInterval: asking.every(30_000),
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/kinds', { params: { path: { mailbox }, query: { days } } })),
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/recurring-mail', {
+          params: { path: { mailbox }, query: { days } },
+        }),
+      ),
   });
 }
 
 /** What tells some messages apart from others. */
-export function useProposals(wanted: number[], unwanted: number[], open: boolean) {
+export function useSuggestions(wanted: number[], unwanted: number[], open: boolean) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['proposals', mailbox, days, wanted, unwanted],
+    queryKey: keys.suggestions(mailbox, days, wanted, unwanted),
     enabled: open && wanted.length > 0,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/suggestions', {
           params: { path: { mailbox } },
           body: { wanted, unwanted, days },
@@ -79,11 +85,11 @@ export function useStart(id: number | undefined) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['start', mailbox, days, id],
+    queryKey: keys.start(mailbox, days, id),
     enabled: id !== undefined,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/messages/{id}/start', {
           params: { path: { mailbox, id: id ?? 0 }, query: { days } },
         }),
@@ -98,11 +104,11 @@ export function useExplained(
 ) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['explained', mailbox, id, draft],
+    queryKey: keys.explained(mailbox, id, draft),
     enabled: id !== undefined,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/explain', {
           params: { path: { mailbox } },
           body: { ...(draft ? { rule: draft.rule } : {}), order: draft?.order ?? 0, message: id ?? 0 },

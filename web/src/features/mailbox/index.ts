@@ -1,12 +1,12 @@
 export {
-  MailboxInHand,
+  CurrentMailbox,
   setEvidenceDays,
-  takeInHand,
+  switchMailbox,
   useChosen,
   useEvidenceDays,
   useMailboxId,
   WINDOWS,
-} from './inHand';
+} from './currentMailbox';
 export { Done, useDone, type DoneLine } from './done';
 export { LookingThrough } from './parts/LookingThrough';
 export { useMailbox, usePastMail } from './queries';

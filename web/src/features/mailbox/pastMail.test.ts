@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { pastMailInWords } from './pastMail';
 
-const loaded = { ready: true, done: 4212, messages: 4212, window: 4212, cut: false };
+const loaded = { ready: true, done: 4212, total: 4212, messages: 4212, cut: false };
 
 test('the window says how much mail it holds', () => {
   expect(pastMailInWords(loaded)).toBe('4,212 messages');

@@ -1,25 +1,27 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, taken } from '../../api/client';
-import { useEvidenceDays, useMailboxId } from './inHand';
+import { asking } from '../../api/asking';
+import { api, unwrap } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useEvidenceDays, useMailboxId } from './currentMailbox';
 
 export function useMailbox() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['mailbox', mailbox],
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}', { params: { path: { mailbox } } })),
-    refetchInterval: (query) => (query.state.data?.firstReading?.finished === false ? 1000 : 4000),
+    queryKey: keys.mailbox(mailbox),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}', { params: { path: { mailbox } } })),
+    refetchInterval: asking.every(2_000),
   });
 }
 
-/** How much past mail the evidence window holds, and how far it is loaded. */
+/** How much past mail the evidence period holds, and how far it is loaded. */
 export function usePastMail() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['past-mail', mailbox, days],
-    refetchInterval: (query) => (query.state.data?.ready === false ? 250 : 5000),
+    queryKey: keys.pastMail(mailbox, days),
+    refetchInterval: (query) => (query.state.data?.ready === false ? 250 : asking.every(5_000)()),
     queryFn: () =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/past-mail', { params: { path: { mailbox }, query: { days } } }),
       ),
   });

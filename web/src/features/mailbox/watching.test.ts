@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import { said } from '../../test/said';
 import { watchingInWords } from './watching';
 
 const mailbox = {
@@ -9,22 +10,26 @@ const mailbox = {
   zone: 'Europe/Stockholm',
   opening: [],
   watching: 'WATCHING' as const,
-  watchingDetail: '',
   now: '2026-03-29T10:00:00Z',
 };
 
 test('trouble is said with its cause and the last good time', () => {
-  const said = watchingInWords({
+  const shown = watchingInWords({
     ...mailbox,
     watching: 'UNREACHABLE',
-    watchingDetail: 'The mail server can’t be reached.',
+    trouble: {
+      cause: said('the mail server can’t be reached'),
+      advice: said('Jubek tries again by itself.'),
+    },
     lastContact: '2026-03-29T09:00:00Z',
   });
-  expect(said.trouble).toBe(true);
-  expect(said.text).toMatch(/^The mail server can’t be reached\. Last heard from it 29 Mar/);
+  expect(shown.trouble).toBe(true);
+  expect(shown.text).toMatch(
+    /^The mail server can’t be reached\. Jubek tries again by itself\. Last heard from it 29 Mar/,
+  );
 });
 
 test('the first reading shows its progress', () => {
-  const said = watchingInWords({ ...mailbox, firstReading: { total: 7000, done: 1200, finished: false } });
-  expect(said.text).toBe('reading past mail: 1,200 of 7,000');
+  const shown = watchingInWords({ ...mailbox, firstReading: { total: 7000, done: 1200, finished: false } });
+  expect(shown.text).toBe('reading past mail: 1,200 of 7,000');
 });

@@ -68,7 +68,7 @@ test('nothing old is told when the page opens; what comes then is told once and 
   expect(screen.getByText(/to visits@ostrel-gardens.example/)).toBeVisible();
   fireEvent.click(screen.getByRole('link'));
   expect(localStorage.getItem('jubek.mailbox')).toBe('m');
-  fireEvent.click(screen.getByRole('button', { name: 'close' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Close' }));
   expect(screen.queryByRole('link')).toBeNull();
   expect(asked).toEqual([null, '4', '5']);
 });

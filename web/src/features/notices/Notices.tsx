@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Glyph } from '../../ui/glyphs';
-import { takeInHand } from '../mailbox';
+import { switchMailbox } from '../mailbox';
 import { useSession } from '../session';
 import { useNotices } from './queries';
 import { playSound } from './sounds';
@@ -12,7 +12,7 @@ type Notice = Schemas['NoticeView'];
 
 const MOST = 4;
 
-/** What rules of any mailbox tell about, in a corner until it is closed, whichever mailbox is in hand. */
+/** What rules of any mailbox tell about, in a corner until it is closed, whichever is the current one. */
 export function Notices() {
   const mailboxes = useSession().data?.mailboxes ?? [];
   return (
@@ -58,16 +58,16 @@ function NoticesOf({ mailbox, address }: Props) {
       {open.map((notice) => (
         <div key={notice.id} className="rounded-md border border-line2 bg-sheet px-3 py-2 shadow-lg">
           <p className="flex items-center gap-1.5 text-sm text-ink2">
-            <Glyph of="TELL" />
+            <Glyph of="NOTIFY" />
             <span className="grow truncate">“{notice.rule}”</span>
             <Button small look="quiet" onClick={() => setOpen(open.filter((one) => one !== notice))}>
-              close
+              Close
             </Button>
           </p>
           <Link
             className="block truncate font-semibold hover:underline"
             to={`/incoming/${notice.message.id}`}
-            onClick={() => takeInHand(mailbox)}
+            onClick={() => switchMailbox(mailbox)}
           >
             {notice.message.subject || '(no subject)'}
           </Link>
@@ -82,7 +82,7 @@ function NoticesOf({ mailbox, address }: Props) {
               className="-ml-2"
               onClick={() => void Notification.requestPermission()}
             >
-              tell me outside this page, too
+              Also notify me outside this page
             </Button>
           )}
         </div>

@@ -1,20 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { api, taken, type Schemas } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 
-const ASK_EVERY = 5_000;
-
-/** What rules of a mailbox told about since the page was opened; asked for now and then. */
+/** What rules of a mailbox shown as a notice since the page was opened; asked for now and then. */
 export function useNotices(mailbox: string): Schemas['NoticeView'][] {
   const last = useRef<number>(undefined);
   const fresh = useQuery({
-    queryKey: ['notices', mailbox],
-    refetchInterval: ASK_EVERY,
+    queryKey: keys.notices(mailbox),
+    refetchInterval: asking.every(5_000),
     refetchIntervalInBackground: true,
     retry: false,
     queryFn: async () => {
       const after = last.current;
-      const found = await taken(
+      const found = await unwrap(
         api.GET('/api/mailboxes/{mailbox}/notices', {
           params: { path: { mailbox }, query: after === undefined ? {} : { after } },
         }),

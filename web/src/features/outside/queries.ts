@@ -1,20 +1,22 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 
 export function useBoxes() {
   return useQuery({
-    queryKey: ['outside', 'mailboxes'],
-    queryFn: () => taken(api.GET('/api/outside/mailboxes')),
+    queryKey: keys.outside('mailboxes'),
+    queryFn: () => unwrap(api.GET('/api/outside/mailboxes')),
     refetchInterval: 2000,
   });
 }
 
 export function useLetters(address: string | undefined) {
   return useQuery({
-    queryKey: ['outside', 'letters', address],
+    queryKey: keys.outside('letters', address),
     enabled: address !== undefined,
     refetchInterval: 2000,
-    queryFn: () => taken(api.GET('/api/outside/messages', { params: { query: { address: address ?? '' } } })),
+    queryFn: () =>
+      unwrap(api.GET('/api/outside/messages', { params: { query: { address: address ?? '' } } })),
   });
 }
 
@@ -26,24 +28,25 @@ export interface LetterAt {
 
 export function useRaw(at: LetterAt | undefined) {
   return useQuery({
-    queryKey: ['outside', 'raw', at],
+    queryKey: keys.outside('raw', at),
     enabled: at !== undefined,
-    queryFn: () => taken(api.GET('/api/outside/raw', { params: { query: at as LetterAt }, parseAs: 'text' })),
+    queryFn: () =>
+      unwrap(api.GET('/api/outside/raw', { params: { query: at as LetterAt }, parseAs: 'text' })),
   });
 }
 
 export function useWrite() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (written: Schemas['Written']) => taken(api.POST('/api/outside/write', { body: written })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['outside'] }),
+    mutationFn: (written: Schemas['Written']) => unwrap(api.POST('/api/outside/write', { body: written })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.outside() }),
   });
 }
 
 export function useDemoClock() {
   return useQuery({
-    queryKey: ['outside', 'clock'],
-    queryFn: () => taken(api.GET('/api/outside/clock')),
+    queryKey: keys.outside('clock'),
+    queryFn: () => unwrap(api.GET('/api/outside/clock')),
     refetchInterval: 10_000,
   });
 }
@@ -51,7 +54,7 @@ export function useDemoClock() {
 export function useMoveClock() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (offsetSeconds: number) => taken(api.PUT('/api/outside/clock', { body: { offsetSeconds } })),
-    onSuccess: (clock) => queries.setQueryData(['outside', 'clock'], clock),
+    mutationFn: (offsetSeconds: number) => unwrap(api.PUT('/api/outside/clock', { body: { offsetSeconds } })),
+    onSuccess: (clock) => queries.setQueryData(keys.outside('clock'), clock),
   });
 }

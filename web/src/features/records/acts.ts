@@ -1,9 +1,9 @@
 import type { Act } from './queries';
 
-/** What a person may do with a step, in words. */
+/** What a person may do with a step, as a button says it. */
 export const ACTS: Record<Act, string> = {
-  LET_GO: 'let go',
-  TRY_AGAIN: 'try again',
-  FORWARD_INSTEAD: 'forward instead',
-  DROP: 'drop',
+  SEND_NOW: 'Send now',
+  TRY_AGAIN: 'Try again',
+  FORWARD_INSTEAD: 'Forward instead',
+  DISCARD: 'Discard',
 };

@@ -1,5 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useMailboxId } from '../mailbox';
 
 export type State = Schemas['StepView']['state'];
@@ -8,10 +10,10 @@ export type Act = Schemas['StepView']['acts'][number];
 export function useRecords(states: State[]) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['records', mailbox, states],
-    refetchInterval: 3000,
+    queryKey: keys.records(mailbox, states),
+    refetchInterval: asking.every(3_000),
     queryFn: () =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/records', {
           params: { path: { mailbox }, query: { states } },
           querySerializer: (query) =>
@@ -25,10 +27,10 @@ export function useRecords(states: State[]) {
 export function useWaiting() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['records', mailbox, 'waiting'],
-    refetchInterval: 5000,
+    queryKey: keys.records(mailbox, 'waiting'),
+    refetchInterval: asking.every(5_000),
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/records/waiting', { params: { path: { mailbox } } })),
+      unwrap(api.GET('/api/mailboxes/{mailbox}/records/waiting', { params: { path: { mailbox } } })),
     select: (waiting) => waiting.steps,
   });
 }
@@ -38,10 +40,10 @@ export function useAct() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ step, act }: { step: string; act: Act }) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/steps/{step}/{act}', { params: { path: { mailbox, step, act } } }),
       ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['records', mailbox] }),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.records(mailbox) }),
   });
 }
 
@@ -49,21 +51,21 @@ export function useAct() {
 export function useSent(step: string) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['sent', mailbox, step],
+    queryKey: keys.sent(mailbox, step),
     retry: false,
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/steps/{step}/sent', { params: { path: { mailbox, step } } })),
+      unwrap(api.GET('/api/mailboxes/{mailbox}/steps/{step}/sent', { params: { path: { mailbox, step } } })),
   });
 }
 
-/** All answers to one writer, the newest first. */
-export function useAnswers(writer: string) {
+/** All replies to one sender, the newest first. */
+export function useAnswers(sender: string) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['answers', mailbox, writer],
+    queryKey: keys.answers(mailbox, sender),
     queryFn: () =>
-      taken(
-        api.GET('/api/mailboxes/{mailbox}/answers', { params: { path: { mailbox }, query: { writer } } }),
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/answers', { params: { path: { mailbox }, query: { sender } } }),
       ),
   });
 }

@@ -5,14 +5,14 @@ import { useDone } from '../mailbox';
 import { moved, switched, withRules, type Rule, type RuleBook } from './model';
 import { useRehearsal, useSaveRuleBook } from './queries';
 
-/** A move that would make mail change hands, before it is saved. */
+/** A move after which other rules would handle some mail, before it is saved. */
 export interface AskedMove {
   what: string;
   preview: Schemas['RehearsalView'];
   go: () => void;
 }
 
-/** What a row of the course lets people do. */
+/** What people can do with a row of the rules. */
 export interface RowActs {
   select: (rule: Rule) => void;
   open: (rule: Rule) => void;
@@ -43,7 +43,7 @@ export function useSaving({ version, document }: Shown) {
               takeBack: () =>
                 mutate(
                   { baseVersion: saved.version, document },
-                  { onSuccess: () => tell({ text: `Taken back: ${what}` }) },
+                  { onSuccess: () => tell({ text: `Undone: ${what}` }) },
                 ),
             }),
         },
@@ -60,7 +60,7 @@ export function useRowActs(
   select: (id: string) => void,
   onMoved: (rule: Rule, order: number) => void,
 ) {
-  const { save } = useSaving(shown);
+  const { save, error: savingError } = useSaving(shown);
   const rehearsal = useRehearsal();
   const { mutate: rehearse } = rehearsal;
   const [asked, setAsked] = useState<AskedMove>();
@@ -76,14 +76,14 @@ export function useRowActs(
       }
       const order = moved(rules, from, to);
       const go = () => {
-        save(order, `“${rule.name}” is now order ${to + 1}.`);
+        save(order, `“${rule.name}” is now number ${to + 1}.`);
         onMoved(rule, to + 1);
       };
       rehearse(withRules(document, order), {
         onSuccess: (preview) =>
           preview.changed === 0
             ? go()
-            : setAsked({ what: `“${rule.name}” as order ${to + 1}?`, preview, go }),
+            : setAsked({ what: `“${rule.name}” as number ${to + 1}?`, preview, go }),
       });
     };
     return {
@@ -100,5 +100,5 @@ export function useRowActs(
       },
     };
   }, [document, save, rehearse, navigate, select, onMoved]);
-  return { acts, asked, answered: () => setAsked(undefined), error: rehearsal.error };
+  return { acts, asked, answered: () => setAsked(undefined), error: savingError ?? rehearsal.error };
 }

@@ -7,7 +7,7 @@ const rule = (id: string, more: Partial<Rule> = {}): Rule => ({
   name: id,
   picksOut: { everything: true },
   does: [{ do: 'file', folder: 'x' }],
-  ending: 'goes on',
+  ending: 'continue',
   on: true,
   ...more,
 });
@@ -22,8 +22,8 @@ test('moving a rule changes its order only, and never beyond the ends', () => {
 
 test('the stream narrows only where a rule that is on ends the run', () => {
   const rules = [
-    rule('a', { ending: 'ends here' }),
-    rule('b', { ending: 'ends here', on: false }),
+    rule('a', { ending: 'stop here' }),
+    rule('b', { ending: 'stop here', on: false }),
     rule('c'),
   ];
   const parts = stream(
@@ -35,7 +35,7 @@ test('the stream narrows only where a rule that is on ends the run', () => {
       ['c', 10],
     ]),
   );
-  expect(parts.map((p) => [p.left, p.taken])).toEqual([
+  expect(parts.map((p) => [p.left, p.picked])).toEqual([
     [100, 40],
     [60, 0],
     [60, 10],

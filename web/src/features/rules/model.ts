@@ -81,7 +81,7 @@ export function happenings(rule: Rule): Happening[] {
 export interface StreamPart {
   rule: string;
   left: number;
-  taken: number;
+  picked: number;
   ends: boolean;
   kind: Happening | undefined;
 }
@@ -90,10 +90,10 @@ export interface StreamPart {
 export function stream(rules: Rule[], window: number, picked: Map<string, number>): StreamPart[] {
   let left = window;
   return rules.map((rule) => {
-    const taken = rule.on ? (picked.get(rule.id) ?? 0) : 0;
-    const ends = rule.on && rule.ending === 'ends here';
-    const part = { rule: rule.id, left, taken, ends, kind: happenings(rule)[0] };
-    left -= ends ? taken : 0;
+    const picks = rule.on ? (picked.get(rule.id) ?? 0) : 0;
+    const ends = rule.on && rule.ending === 'stop here';
+    const part = { rule: rule.id, left, picked: picks, ends, kind: happenings(rule)[0] };
+    left -= ends ? picks : 0;
     return part;
   });
 }

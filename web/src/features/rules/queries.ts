@@ -1,27 +1,33 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export function useRuleBook() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['rule-book', mailbox],
+    queryKey: keys.ruleBook(mailbox),
     enabled: mailbox !== '',
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } } })),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } } })),
   });
 }
 
 /**
- * @param version of the rules they are for, so that an answer under way for an earlier one is not taken for theirs
+ * @param version of the rules they are for, so that a reply under way for an earlier one is not taken for theirs
  */
 export function useCourseFigures(version: number | undefined, days = 30) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['course', mailbox, version, days],
+    queryKey: keys.figures(mailbox, version, days),
     enabled: version !== undefined,
     placeholderData: keepPreviousData,
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/course', { params: { path: { mailbox }, query: { days } } })),
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/rule-book/figures', {
+          params: { path: { mailbox }, query: { days } },
+        }),
+      ),
   });
 }
 
@@ -30,10 +36,10 @@ export function useRemedy() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useMutation({
-    mutationFn: ({ rule, words }: { rule: string; words: string }) =>
-      taken(
-        api.GET('/api/mailboxes/{mailbox}/review/remedy', {
-          params: { path: { mailbox }, query: { days, rule, words } },
+    mutationFn: (finding: string) =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/review/{finding}/remedy', {
+          params: { path: { mailbox, finding }, query: { days } },
         }),
       ),
   });
@@ -43,9 +49,9 @@ export function useRemedy() {
 export function useUses() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['uses', mailbox],
-    refetchInterval: 30_000,
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/uses', { params: { path: { mailbox } } })),
+    queryKey: keys.uses(mailbox),
+    refetchInterval: asking.every(30_000),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/uses', { params: { path: { mailbox } } })),
   });
 }
 
@@ -54,11 +60,11 @@ export function useReview(version: number | undefined) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['review', mailbox, days, version],
+    queryKey: keys.review(mailbox, days, version),
     enabled: version !== undefined,
     placeholderData: keepPreviousData,
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/review', { params: { path: { mailbox }, query: { days } } })),
+      unwrap(api.GET('/api/mailboxes/{mailbox}/review', { params: { path: { mailbox }, query: { days } } })),
   });
 }
 
@@ -66,10 +72,10 @@ export function useReview(version: number | undefined) {
 export function useHistory(open: boolean) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['history', mailbox],
+    queryKey: keys.history(mailbox),
     enabled: open,
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/rule-book/history', { params: { path: { mailbox } } })),
+      unwrap(api.GET('/api/mailboxes/{mailbox}/rule-book/history', { params: { path: { mailbox } } })),
   });
 }
 
@@ -79,7 +85,7 @@ export function useRehearsal() {
   const days = useEvidenceDays();
   return useMutation({
     mutationFn: (document: Schemas['RuleBook']) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/rehearsal', {
           params: { path: { mailbox } },
           body: { document, days },
@@ -93,13 +99,13 @@ export function useSaveRuleBook() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (saving: Schemas['RuleBookSaving']) =>
-      taken(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
+      unwrap(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
     onSuccess: (saved) => {
-      queries.setQueryData(['rule-book', mailbox], saved);
-      for (const what of ['history', 'kinds', 'start', 'explained']) {
-        void queries.invalidateQueries({ queryKey: [what, mailbox] });
+      queries.setQueryData(keys.ruleBook(mailbox), saved);
+      for (const stale of [keys.history, keys.kinds, keys.start, keys.explained]) {
+        void queries.invalidateQueries({ queryKey: stale(mailbox) });
       }
-      void queries.invalidateQueries({ queryKey: ['evidence', mailbox] });
+      void queries.invalidateQueries({ queryKey: keys.evidence(mailbox) });
     },
   });
 }

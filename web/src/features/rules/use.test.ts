@@ -2,13 +2,13 @@ import { expect, test } from 'vitest';
 import { copiedFor, sendersOf, type Rule } from './model';
 import { usedInWords } from './use';
 
-test('a rule says how often it acted, what its exceptions spared and where another rule answered', () => {
-  const acted = { rule: 'r', messages: 214, last: '2026-11-24T14:02:00Z', overtaken: 3 };
-  const words = usedInWords({ acted, reach: { rule: 'r', picked: 40, spared: 12 } });
+test('a rule says how often it acted, what its exceptions left out and where another rule’s reply went first', () => {
+  const acted = { rule: 'r', messages: 214, last: '2026-11-24T14:02:00Z', superseded: 3 };
+  const words = usedInWords({ acted, matches: { rule: 'r', picked: 40, leftOut: 12 } });
   expect(words).toContain('Acted on 214 messages, last');
-  expect(words).toContain('spared 12 messages in 30 days');
-  expect(words).toContain('An earlier rule answered 3 messages in its place.');
-  expect(usedInWords({ acted: undefined, reach: undefined })).toBe('Never acted yet.');
+  expect(words).toContain('left out 12 messages in 30 days');
+  expect(words).toContain('Another rule’s reply went first for 3 messages .');
+  expect(usedInWords({ acted: undefined, matches: undefined })).toBe('Has not acted yet.');
 });
 
 test('a copy for another sender keeps all else and is paused', () => {
@@ -23,7 +23,7 @@ test('a copy for another sender keeps all else and is paused', () => {
       ],
     },
     does: [],
-    ending: 'goes on',
+    ending: 'continue',
     on: true,
   };
   const copy = copiedFor(rule, 'rune@birkhall-school.example');

@@ -5,18 +5,20 @@ import { counted } from '../../lib/numbers';
 /** What a rule did, as records tell, and what it would have done with the mail of the last 30 days. */
 export interface RuleUse {
   acted: Schemas['RuleUse'] | undefined;
-  reach: Schemas['RuleReach'] | undefined;
+  matches: Schemas['RuleFigures'] | undefined;
 }
 
-export function usedInWords({ acted, reach }: RuleUse): string {
+export function usedInWords({ acted, matches }: RuleUse): string {
   const did = acted
     ? `Acted on ${counted(acted.messages, 'message')}, last ${dayAndTime(acted.last)}.`
-    : 'Never acted yet.';
-  const spared =
-    reach && reach.spared > 0 ? ` Its exceptions spared ${counted(reach.spared, 'message')} in 30 days.` : '';
-  const overtaken =
-    acted && acted.overtaken > 0
-      ? ` An earlier rule answered ${counted(acted.overtaken, 'message')} in its place.`
+    : 'Has not acted yet.';
+  const leftOut =
+    matches && matches.leftOut > 0
+      ? ` Its exceptions left out ${counted(matches.leftOut, 'message')} in 30 days.`
       : '';
-  return did + spared + overtaken;
+  const superseded =
+    acted && acted.superseded > 0
+      ? ` Another rule’s reply went first for ${counted(acted.superseded, 'message')} .`
+      : '';
+  return did + leftOut + superseded;
 }

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, signIn, signOut, taken } from '../../api/client';
+import { api, signIn, signOut, unwrap } from '../../api/client';
+import { keys } from '../../api/keys';
 
 export function useSession() {
   return useQuery({
-    queryKey: ['session'],
-    queryFn: () => taken(api.GET('/api/session')),
+    queryKey: keys.session(),
+    queryFn: () => unwrap(api.GET('/api/session')),
     staleTime: Infinity,
   });
 }
@@ -29,27 +30,27 @@ export function useSignOut() {
 }
 
 export function useAccount() {
-  return useQuery({ queryKey: ['account'], queryFn: () => taken(api.GET('/api/account')) });
+  return useQuery({ queryKey: keys.account(), queryFn: () => unwrap(api.GET('/api/account')) });
 }
 
 export function useChangePassword() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (change: { current: string; next: string }) =>
-      taken(api.POST('/api/account/password', { body: change })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['account'] }),
+      unwrap(api.POST('/api/account/password', { body: change })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.account() }),
   });
 }
 
 export function useEndSignIns() {
   const queries = useQueryClient();
-  const onSuccess = () => queries.invalidateQueries({ queryKey: ['account'] });
+  const onSuccess = () => queries.invalidateQueries({ queryKey: keys.account() });
   return {
     end: useMutation({
       mutationFn: (key: string) =>
-        taken(api.DELETE('/api/account/sign-ins/{key}', { params: { path: { key } } })),
+        unwrap(api.DELETE('/api/account/sign-ins/{key}', { params: { path: { key } } })),
       onSuccess,
     }),
-    endOthers: useMutation({ mutationFn: () => taken(api.DELETE('/api/account/sign-ins')), onSuccess }),
+    endOthers: useMutation({ mutationFn: () => unwrap(api.DELETE('/api/account/sign-ins')), onSuccess }),
   };
 }

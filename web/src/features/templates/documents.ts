@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, csrfToken, taken, type Schemas } from '../../api/client';
+import { api, csrfToken, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { problemOf } from '../../api/problem';
 import { useMailboxId } from '../mailbox';
 
@@ -9,16 +10,16 @@ export type DocumentView = Schemas['DocumentView'];
 export function useDocuments() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['documents', mailbox],
+    queryKey: keys.documents(mailbox),
     enabled: mailbox !== '',
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/documents', { params: { path: { mailbox } } })),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/documents', { params: { path: { mailbox } } })),
   });
 }
 
 /** Where a document, or a picture, is to be had. */
 export function useDocumentLink(): (id: string) => string {
   const mailbox = useMailboxId();
-  return (id) => `/api/mailboxes/${mailbox}/documents/${id}/octets`;
+  return (id) => `/api/mailboxes/${mailbox}/documents/${id}/bytes`;
 }
 
 /** A new file, or another one in the place of one that is there. */
@@ -44,9 +45,9 @@ export function usePutDocument() {
       return (await response.json()) as DocumentView;
     },
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['templates', mailbox] });
-      void queries.invalidateQueries({ queryKey: ['preview', mailbox] });
-      return queries.invalidateQueries({ queryKey: ['documents', mailbox] });
+      void queries.invalidateQueries({ queryKey: keys.templates(mailbox) });
+      void queries.invalidateQueries({ queryKey: keys.preview(mailbox) });
+      return queries.invalidateQueries({ queryKey: keys.documents(mailbox) });
     },
   });
 }
@@ -56,13 +57,13 @@ export function useChangeDocument() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...change }: Schemas['DocumentChange'] & { id: string }) =>
-      taken(
+      unwrap(
         api.PATCH('/api/mailboxes/{mailbox}/documents/{document}', {
           params: { path: { mailbox, document: id } },
           body: change,
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['documents', mailbox] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.documents(mailbox) }),
   });
 }
 
@@ -71,11 +72,11 @@ export function useRemoveDocument() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: string) =>
-      taken(
+      unwrap(
         api.DELETE('/api/mailboxes/{mailbox}/documents/{document}', {
           params: { path: { mailbox, document: id } },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['documents', mailbox] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.documents(mailbox) }),
   });
 }

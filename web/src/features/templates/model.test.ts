@@ -2,8 +2,8 @@ import { expect, test } from 'vitest';
 import { asLines, asPlain, asRich, fromLines, newTemplate, usedFields, withBraces, withChips } from './model';
 
 const fields = [
-  { key: 'sender.firstName', words: 'the writer’s first name', canBeMissing: true },
-  { key: 'subject', words: 'the subject answered', canBeMissing: true },
+  { key: 'sender.firstName', name: 'the sender’s first name', canBeMissing: true },
+  { key: 'subject', name: 'the subject answered', canBeMissing: true },
 ];
 
 test('plain text is held line by line, with fields as words, and kept as it was', () => {
@@ -12,9 +12,9 @@ test('plain text is held line by line, with fields as words, and kept as it was'
   expect(
     held.content?.map((line) => line.content?.map((piece) => piece.text ?? piece.attrs?.['words'])),
   ).toEqual([
-    ['Dear ', 'the writer’s first name', ','],
+    ['Dear ', 'the sender’s first name', ','],
     [],
-    ['“pupils” of the pattern', 'the subject answered', ' {not a field}'],
+    ['“pupils” from the pattern', 'the subject answered', ' {not a field}'],
   ]);
   expect(fromLines(held, '\n')).toBe(text.replace('{{ sender.firstName }}', '{{sender.firstName}}'));
   expect(fromLines(asLines('a\nb', fields), ' ')).toBe('a b');
@@ -28,14 +28,14 @@ test('only fields between braces count as used', () => {
 test('what a pattern takes out of a message counts as a field that may be missing', () => {
   const written = { ...newTemplate().written, rich: '<p>{{captured.pupils}} and {{captured.pupils}}</p>' };
   expect(usedFields(written, fields)).toEqual([
-    { key: 'captured.pupils', words: '“pupils” of the pattern', canBeMissing: true },
+    { key: 'captured.pupils', name: '“pupils” from the pattern', canBeMissing: true },
   ]);
 });
 
 test('fields are chips in the editor and braces where they are kept', () => {
   const kept = '<p>Dear {{sender.firstName}}, <b>{{ unknown.one }}</b></p>';
   const chips = withChips(kept, fields);
-  expect(chips).toContain('<span data-field="sender.firstName">the writer’s first name</span>');
+  expect(chips).toContain('<span data-field="sender.firstName">the sender’s first name</span>');
   expect(withBraces(chips)).toBe('<p>Dear {{sender.firstName}}, <b>{{unknown.one}}</b></p>');
   expect(withBraces('<p></p>')).toBe('');
 });

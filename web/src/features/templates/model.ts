@@ -1,10 +1,15 @@
 import type { Schemas } from '../../api/client';
 
 export type TemplateText = Schemas['TemplateText'];
-export type FieldView = Schemas['FieldView'];
+/** What can be inserted into a text; its name as people read it. */
+export interface FieldView {
+  key: string;
+  name: string;
+  canBeMissing: boolean;
+}
 
-/** A template in hand: what it began from, and how it stands now. */
-export interface InHand {
+/** A template that is edited: the version it began from, and its text now. */
+export interface EditedTemplate {
   id: string;
   baseVersion: number;
   written: TemplateText;
@@ -17,7 +22,7 @@ export const LANGUAGES = [
   { value: 'sv-SE', text: 'svenska' },
 ];
 
-export function newTemplate(): InHand {
+export function newTemplate(): EditedTemplate {
   return {
     id: crypto.randomUUID(),
     baseVersion: 0,
@@ -34,7 +39,7 @@ export function newTemplate(): InHand {
   };
 }
 
-export function inHand(view: Schemas['TemplateView']): InHand {
+export function edited(view: Schemas['TemplateView']): EditedTemplate {
   return { id: view.id, baseVersion: view.version, written: view.written };
 }
 
@@ -53,7 +58,7 @@ export function usedFields(written: TemplateText, fields: FieldView[]): FieldVie
   const captured = new Map(
     [...whole.matchAll(CAPTURED)].map(([, key = '']) => [
       key,
-      { key, words: wordsOf(key, fields), canBeMissing: true },
+      { key, name: nameOf(key, fields), canBeMissing: true },
     ]),
   );
   return [...named, ...captured.values()];
@@ -70,10 +75,10 @@ export interface Held {
 const FIELD = /\{\{\s*([A-Za-z][\w.]*)\s*\}\}/g;
 
 /** A field as people read it. */
-export function wordsOf(key: string, fields: FieldView[]): string {
+export function nameOf(key: string, fields: FieldView[]): string {
   const captured = /^captured\.(\w+)$/.exec(key)?.[1];
-  const known = fields.find((field) => field.key === key)?.words;
-  return known ?? (captured === undefined ? key : `“${captured}” of the pattern`);
+  const known = fields.find((field) => field.key === key)?.name;
+  return known ?? (captured === undefined ? key : `“${captured}” from the pattern`);
 }
 
 /** Where fields stand in a text. */
@@ -100,7 +105,7 @@ function pieces(line: string, fields: FieldView[]): Held[] {
     .map((piece, at) =>
       at % 2 === 0
         ? { type: 'text', text: piece }
-        : { type: 'field', attrs: { key: piece, words: wordsOf(piece, fields) } },
+        : { type: 'field', attrs: { key: piece, words: nameOf(piece, fields) } },
     )
     .filter((piece) => piece.text !== '');
 }
@@ -121,7 +126,7 @@ export function sameText(a: TemplateText, b: TemplateText): boolean {
 
 /** Rich text for the editor: each field is a chip that stands as one sign. */
 export function withChips(rich: string, fields: FieldView[]): string {
-  return rich.replace(FIELD, (_, key: string) => `<span data-field="${key}">${wordsOf(key, fields)}</span>`);
+  return rich.replace(FIELD, (_, key: string) => `<span data-field="${key}">${nameOf(key, fields)}</span>`);
 }
 
 /** Rich text as it is kept: fields in their braces. */
@@ -162,8 +167,8 @@ export function asPlain(rich: string): string {
     .trim();
 }
 
-/** A number of octets as people say it. */
-export function sizeInWords(octets: number): string {
+/** A number of bytes as people say it. */
+export function sizeInWords(bytes: number): string {
   const kilo = 1024;
-  return octets < kilo * kilo ? `${Math.ceil(octets / kilo)} KB` : `${(octets / kilo / kilo).toFixed(1)} MB`;
+  return bytes < kilo * kilo ? `${Math.ceil(bytes / kilo)} KB` : `${(bytes / kilo / kilo).toFixed(1)} MB`;
 }

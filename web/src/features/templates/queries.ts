@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 import type { TemplateText } from './model';
 
@@ -9,10 +10,15 @@ const ANSWERED = 20;
 export function useTemplates() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['templates', mailbox],
+    queryKey: keys.templates(mailbox),
     enabled: mailbox !== '',
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/templates', { params: { path: { mailbox } } })),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/templates', { params: { path: { mailbox } } })),
+    select: withNames,
   });
+}
+
+function withNames({ templates, fields }: Schemas['TemplatesView']) {
+  return { templates, fields: fields.map((field) => ({ ...field, name: field.name.words })) };
 }
 
 /** Names of templates, by id. */
@@ -24,10 +30,10 @@ export function useTemplateNames(): Map<string, string> {
 export function useVersions(template: string, open: boolean) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['template versions', mailbox, template],
+    queryKey: keys.templateVersions(mailbox, template),
     enabled: open,
     queryFn: () =>
-      taken(
+      unwrap(
         api.GET('/api/mailboxes/{mailbox}/templates/{template}/versions', {
           params: { path: { mailbox, template } },
         }),
@@ -40,15 +46,15 @@ export function useSaveTemplate() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...saving }: Schemas['TemplateSaving'] & { id: string }) =>
-      taken(
+      unwrap(
         api.PUT('/api/mailboxes/{mailbox}/templates/{template}', {
           params: { path: { mailbox, template: id } },
           body: saving,
         }),
       ),
     onSuccess: (_, { id }) => {
-      void queries.invalidateQueries({ queryKey: ['template versions', mailbox, id] });
-      return queries.invalidateQueries({ queryKey: ['templates', mailbox] });
+      void queries.invalidateQueries({ queryKey: keys.templateVersions(mailbox, id) });
+      return queries.invalidateQueries({ queryKey: keys.templates(mailbox) });
     },
   });
 }
@@ -58,12 +64,12 @@ export function useRemoveTemplate() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ id, baseVersion }: { id: string; baseVersion: number }) =>
-      taken(
+      unwrap(
         api.DELETE('/api/mailboxes/{mailbox}/templates/{template}', {
           params: { path: { mailbox, template: id }, query: { baseVersion } },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['templates', mailbox] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.templates(mailbox) }),
   });
 }
 
@@ -72,9 +78,9 @@ export function useAnswerable() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['answerable', mailbox, days],
+    queryKey: keys.answerable(mailbox, days),
     queryFn: async () => {
-      const page = await taken(
+      const page = await unwrap(
         api.POST('/api/mailboxes/{mailbox}/messages/search', {
           params: { path: { mailbox } },
           body: {
@@ -91,20 +97,20 @@ export function useAnswerable() {
   });
 }
 
-/** What a template is seen on: a past message, or one that was made up. */
-export type SeenOn = { message: number } | { madeUp: Schemas['MadeUp'] };
+/** What a template is seen on: a past message, or a sample message. */
+export type SeenOn = { message: number } | { sample: Schemas['SampleMessage'] };
 
 /** What the writer of a message would get; the last picture stays until the next one is there. */
 export function usePreview(written: TemplateText, seenOn: SeenOn | undefined) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['preview', mailbox, days, written, seenOn],
+    queryKey: keys.preview(mailbox, days, written, seenOn),
     enabled: seenOn !== undefined && written.text.trim() !== '',
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: ({ signal }) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/template-preview', {
           params: { path: { mailbox } },
           body: { written: { ...written, name: written.name || 'new' }, days, ...seenOn },

@@ -16,8 +16,8 @@ export interface Around {
   listed: string[];
   /** Messages it picks, the newest first. */
   picked: number[];
-  /** How many it picks in the evidence window. */
-  reach: number | undefined;
+  /** How many it picks in the evidence period. */
+  matches: number | undefined;
 }
 
 /** What the steps of a rule need to know of it. */
@@ -34,7 +34,7 @@ export function aroundOf(
     senders: addresses(draft.picksOut, ['sender']),
     listed: values(draft.picksOut, (test) => !isAddress(test) || test.part !== 'sender'),
     picked: evidence?.rows.map((row) => row.id) ?? [],
-    reach: evidence?.counts.picked,
+    matches: evidence?.counts.picked,
   };
 }
 

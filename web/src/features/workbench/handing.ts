@@ -1,5 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { asking } from '../../api/asking';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 import type { Asked, Step } from './model';
 
@@ -8,11 +10,11 @@ export function useAsReceived(message: number | undefined, step: Step, open: boo
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['as received', mailbox, days, message, step],
+    queryKey: keys.asReceived(mailbox, days, message, step),
     enabled: open && message !== undefined,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/as-received', {
           params: { path: { mailbox } },
           body: { message: message ?? 0, days, step },
@@ -26,11 +28,11 @@ export function useArrival(asked: Asked | undefined, order: number, open: boolea
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['arrival', mailbox, days, order, asked?.rule],
+    queryKey: keys.arrival(mailbox, days, order, asked?.rule),
     enabled: open && asked !== undefined,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/will-it-arrive', {
           params: { path: { mailbox } },
           body: { rule: asked?.rule as Schemas['Rule'], order, days },
@@ -39,18 +41,16 @@ export function useArrival(asked: Asked | undefined, order: number, open: boolea
   });
 }
 
-const LOOK_EVERY = 1_000;
-
 /** Tests of aliases, the newest first; looked at often while one is under way. */
 export function useAliasTests() {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['alias tests', mailbox],
+    queryKey: keys.aliasTests(mailbox),
     enabled: mailbox !== '',
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/alias-tests', { params: { path: { mailbox } } })),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/alias-tests', { params: { path: { mailbox } } })),
     refetchInterval: ({ state }) =>
-      (state.data ?? []).some((test) => test.arrivedAt === undefined && test.fault === '')
-        ? LOOK_EVERY
+      (state.data ?? []).some((test) => test.arrivedAt === undefined && test.fault === undefined)
+        ? asking.every(1_000)()
         : false,
   });
 }
@@ -60,12 +60,12 @@ export function useSendAliasTest() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (address: string) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/alias-tests', {
           params: { path: { mailbox } },
           body: { address },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['alias tests', mailbox] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.aliasTests(mailbox) }),
   });
 }

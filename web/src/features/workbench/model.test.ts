@@ -47,20 +47,23 @@ test('a rule that is opened and asked about is the rule that was saved', () => {
 test('one files in folders of this mailbox, and in the inbox of another one', () => {
   const filing = (more: object) =>
     lacking(draft({ everything: true, does: [{ do: 'file', folder: 'Inbox', ...more }] }));
-  expect(filing({})).toEqual(['A step is not filled in yet.']);
+  expect(filing({})).toEqual(['Fill in the action that is incomplete.']);
   expect(filing({ mailbox: 'seeds@ostrel-gardens.example' })).toEqual([]);
 });
 
 test('it says what still keeps the rule from being switched on', () => {
-  expect(lacking(draft({ picksOut: [] }))).toEqual(['Say what it picks out.', 'Say what it does.']);
+  expect(lacking(draft({ picksOut: [] }))).toEqual([
+    'Choose what it picks out.',
+    'Choose at least one action to switch this rule on.',
+  ]);
   expect(lacking(draft({ everything: true, does: [{ do: 'redirect', to: [] }] }))).toEqual([
-    'A step is not filled in yet.',
+    'Fill in the action that is incomplete.',
   ]);
 });
 
 test('a rule that only hands on goes on, one that files or answers ends', () => {
-  expect(presetEnding([{ do: 'redirect', to: ['a@b.example'] }])).toBe('goes on');
-  expect(presetEnding([{ do: 'file', folder: 'Seeds' }])).toBe('ends here');
+  expect(presetEnding([{ do: 'redirect', to: ['a@b.example'] }])).toBe('continue');
+  expect(presetEnding([{ do: 'file', folder: 'Seeds' }])).toBe('stop here');
 });
 
 test('a rule begun from found criteria opens with each of them and no name yet', () => {
@@ -74,7 +77,7 @@ test('a rule begun from found criteria opens with each of them and no name yet',
   expect(ask(begun)?.rule.name).toBe('school.example: guided visit');
 });
 
-test('a made-up message begins as the criteria say', () => {
+test('a sample message begins as the criteria say', () => {
   const begun = begunDraft('r', {
     all: [
       { part: 'sender', how: 'at domain', values: ['school.example'] },

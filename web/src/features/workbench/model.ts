@@ -18,7 +18,7 @@ export interface Draft {
   ending: Rule['ending'];
   active?: Rule['active'];
   on: boolean;
-  /** Where it stands in the course, from 0. */
+  /** Where it stands among the rules, from 0. */
   order: number;
 }
 
@@ -35,7 +35,7 @@ export function newDraft(id: string): Draft {
     ],
     leavesOut: [],
     does: [],
-    ending: 'goes on',
+    ending: 'continue',
     on: false,
     order: 0,
   };
@@ -43,7 +43,7 @@ export function newDraft(id: string): Draft {
 
 /** A new rule with criteria that were found elsewhere. */
 export function begunDraft(id: string, picksOut: Criterion): Draft {
-  const rule: Rule = { id, version: 1, name: '-', picksOut, does: [], ending: 'goes on', on: false };
+  const rule: Rule = { id, version: 1, name: '-', picksOut, does: [], ending: 'continue', on: false };
   return { ...draftOf(rule, 0), name: '' };
 }
 
@@ -132,13 +132,13 @@ export function isComplete(step: Step): boolean {
 export function lacking(draft: Draft): string[] {
   const lacks: string[] = [];
   if (ask(draft) === undefined) {
-    lacks.push('Say what it picks out.');
+    lacks.push('Choose what it picks out.');
   }
   if (draft.does.length === 0) {
-    lacks.push('Say what it does.');
+    lacks.push('Choose at least one action to switch this rule on.');
   }
   if (draft.does.some((step) => !isComplete(step))) {
-    lacks.push('A step is not filled in yet.');
+    lacks.push('Fill in the action that is incomplete.');
   }
   return lacks;
 }
@@ -158,10 +158,10 @@ export function proposedName(draft: Draft): string {
 
 export function presetEnding(does: Step[]): Rule['ending'] {
   const ends: Step['do'][] = ['file', 'archive', 'trash', 'delete', 'reply'];
-  return does.some((step) => ends.includes(step.do)) ? 'ends here' : 'goes on';
+  return does.some((step) => ends.includes(step.do)) ? 'stop here' : 'continue';
 }
 
-/** A made-up message to begin with: as the example is, or as the criteria say. */
+/** A sample message to begin with: as the example is, or as the criteria say. */
 export function letterFor(
   draft: Draft,
   ownAddress: string,

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { api, taken, type Schemas } from '../../api/client';
+import { api, unwrap, type Schemas } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 import { useRuleBook } from '../rules';
 import { useSession } from '../session';
@@ -8,7 +9,7 @@ import type { Asked } from './model';
 export type Counter = Schemas['EvidenceAsked']['counter'];
 export type Evidence = Schemas['EvidenceView'];
 
-/** What the rule in hand does to past mail; the last answer stays on the screen until the next one is there. */
+/** What the edited rule does to past mail; the last answer stays on the screen until the next one is there. */
 export function useEvidence(
   asked: Asked | undefined,
   order: number,
@@ -19,12 +20,12 @@ export function useEvidence(
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['evidence', mailbox, days, order, counter, example, limit, asked?.rule],
+    queryKey: keys.evidence(mailbox, days, order, counter, example, limit, asked?.rule),
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: ({ signal }) =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/evidence', {
           params: { path: { mailbox } },
           body: {
@@ -47,10 +48,10 @@ export function useExceptions(asked: Asked, order: number, message: number) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: ['exceptions', mailbox, days, order, message, asked.rule],
+    queryKey: keys.exceptions(mailbox, days, order, message, asked.rule),
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/evidence/exceptions', {
           params: { path: { mailbox } },
           body: { rule: asked.rule, order, days, message },
@@ -63,11 +64,11 @@ export function useExceptions(asked: Asked, order: number, message: number) {
 export function useFoldersOf(address: string | undefined): string[] {
   const other = useSession().data?.mailboxes.find((one) => one.address === address)?.id;
   const lying = useQuery({
-    queryKey: ['folders', other],
+    queryKey: keys.folders(other),
     enabled: other !== undefined,
     staleTime: 60_000,
     queryFn: () =>
-      taken(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox: other ?? '' } } })),
+      unwrap(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox: other ?? '' } } })),
   });
   return lying.data ?? [];
 }
@@ -77,10 +78,10 @@ export function useKnown(): { folders: string[]; tags: string[] } {
   const mailbox = useMailboxId();
   const book = useRuleBook();
   const lying = useQuery({
-    queryKey: ['folders', mailbox],
+    queryKey: keys.folders(mailbox),
     enabled: mailbox !== '',
     staleTime: 60_000,
-    queryFn: () => taken(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox } } })),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/folders', { params: { path: { mailbox } } })),
   });
   const steps = (book.data?.document.rules ?? []).flatMap((rule) => rule.does);
   const named = steps.flatMap((step) => ('folder' in step ? [step.folder] : []));
@@ -89,18 +90,22 @@ export function useKnown(): { folders: string[]; tags: string[] } {
   return { folders: [...new Set(folders)].sort(), tags: [...new Set(tags)].sort() };
 }
 
-/** What the rules, with the one in hand among them, would make of a message that never came. */
-export function useMadeUp(rule: Schemas['Rule'] | undefined, order: number, madeUp: Schemas['MadeUp']) {
+/** What the rules, with the edited one among them, would make of a message that never came. */
+export function useSampleMessage(
+  rule: Schemas['Rule'] | undefined,
+  order: number,
+  sample: Schemas['SampleMessage'],
+) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: ['made up', mailbox, order, rule, madeUp],
+    queryKey: keys.sampleMessage(mailbox, order, rule, sample),
     placeholderData: keepPreviousData,
     retry: false,
     queryFn: () =>
-      taken(
+      unwrap(
         api.POST('/api/mailboxes/{mailbox}/explain', {
           params: { path: { mailbox } },
-          body: { ...(rule ? { rule } : {}), order, madeUp },
+          body: { ...(rule ? { rule } : {}), order, sample },
         }),
       ),
   });

@@ -3,7 +3,7 @@ import { folderInWords } from '../../lib/folders';
 import { inBrief, meant, type Criterion, type Item } from '../criteria';
 import type { Draft, Step } from './model';
 
-/** One line for criteria that are not in hand. */
+/** One line for criteria that are not being edited. */
 export function criteriaInBrief(items: Item[]): string {
   return items
     .map((item) => meant(item))
@@ -16,20 +16,20 @@ export function picksOutInBrief(draft: Draft): string {
   return draft.everything ? 'every message' : criteriaInBrief(draft.picksOut);
 }
 
-/** One line for one step that is not in hand. */
+/** One line for one step that is not being edited. */
 export function stepInBrief(step: Step): string {
   switch (step.do) {
     case 'forward':
     case 'redirect':
       return `to ${destinations(step).join(', ') || '…'}`;
     case 'reply':
-      return 'an answer';
+      return 'a reply';
     case 'file':
       return intoInBrief(step);
     case 'mark':
       return marksInWords(step.flags, step.tags ?? [], step.remove);
-    case 'look by':
-      return `look at it within ${step.days} days`;
+    case 'remind':
+      return `remind me within ${step.days} days`;
     case 'copy':
       return `a copy in ${intoInBrief(step)}`;
     case 'out of junk':
@@ -37,13 +37,13 @@ export function stepInBrief(step: Step): string {
     case 'archive':
       return 'archived';
     case 'trash':
-      return 'into the trash';
+      return 'moved to the trash';
     case 'delete':
       return 'deleted for good';
     case 'keep':
       return 'kept';
-    case 'tell':
-      return 'told about';
+    case 'notify':
+      return 'shown as a notice';
   }
 }
 
@@ -62,16 +62,16 @@ export interface ThreeLines {
   answersGoTo: string;
 }
 
-const WRITER = 'the message’s own writer';
+const WRITER = 'the sender';
 
 /** What the recipient of a forward or a redirect will see. */
 export function threeLines(step: Step, ownAddress: string): ThreeLines | undefined {
   if (step.do === 'forward') {
     const from = step.from ?? ownAddress;
-    const go = { 'to us': from, 'to writer': WRITER, 'to both': `${WRITER} and ${from}` };
+    const go = { 'to us': from, 'to sender': WRITER, 'to both': `${WRITER} and ${from}` };
     return {
       writerShown: from,
-      subject: step.subject ?? `${(step.prefix ?? 'Fwd:').trim()} and its subject`,
+      subject: step.subject ?? `${(step.prefix ?? 'Fwd:').trim()} and the original subject`,
       answersGoTo: go[step.answersGo ?? 'to us'],
     };
   }

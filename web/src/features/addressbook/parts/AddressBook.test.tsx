@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import type { Book } from '../model';
 import { AddressBook } from './AddressBook';
 
@@ -49,9 +49,9 @@ function show() {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <AddressBook />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -59,7 +59,7 @@ function show() {
 
 test('an empty book says what people in it are good for, and the first one is written down', async () => {
   show();
-  expect(await screen.findByText(/count as known, can be named in rules/)).toBeVisible();
+  expect(await screen.findByText(/count as known\. Rules can name them/)).toBeVisible();
   fireEvent.click(screen.getByRole('button', { name: 'New person' }));
   expect(screen.getByRole('button', { name: 'Save the person' })).toBeDisabled();
   fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Noor Adel' } });
@@ -81,7 +81,7 @@ test('entries of one person are offered to be made one', async () => {
   book.people = [person('1', 'Liv', 'liv@a.example'), person('2', 'Liv', 'liv@b.example')];
   book.duplicates = [['1', '2']];
   show();
-  fireEvent.click(await screen.findByRole('button', { name: 'make one of them' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Merge them' }));
   await waitFor(() =>
     expect(sent).toEqual([{ method: 'POST', path: 'people/merge', body: { people: ['1', '2'] } }]),
   );
@@ -107,15 +107,15 @@ test('a group that a rule asks for stays, and the page says which rule', async (
   book.groups = [{ id: 'g', written: { name: 'Guides', members: [] }, usedBy: ['Tours'] }];
   refusal = 'The group can’t be removed while Tours asks for it by its name.';
   show();
-  fireEvent.click(await screen.findByRole('button', { name: 'remove …' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Remove …' }));
   fireEvent.click(await screen.findByRole('button', { name: 'Remove it' }));
   expect(await screen.findByText(refusal)).toBeVisible();
 });
 
-test('cards are taken in from a file', async () => {
+test('cards are read from a file', async () => {
   show();
   const file = new File(['BEGIN:VCARD'], 'people.vcf', { type: 'text/vcard' });
-  fireEvent.change(await screen.findByLabelText('file of cards'), { target: { files: [file] } });
+  fireEvent.change(await screen.findByLabelText('vCard file'), { target: { files: [file] } });
   await waitFor(() =>
     expect(sent).toEqual([{ method: 'POST', path: 'cards', body: { cards: 'BEGIN:VCARD' } }]),
   );

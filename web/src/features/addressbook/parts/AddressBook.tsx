@@ -14,19 +14,19 @@ import { Duplicates } from './Duplicates';
 import { GroupForm } from './GroupForm';
 import { PersonForm } from './PersonForm';
 
-type InHand = { person: PersonView } | { group: GroupView };
+type Edited = { person: PersonView } | { group: GroupView };
 
 /** People and groups: who mail is handed on to by name, and whom criteria know. */
 export function AddressBook() {
   const book = useAddressBook();
   const [typed, setTyped] = useState('');
-  const [inHand, setInHand] = useState<InHand>();
-  const [removing, setRemoving] = useState<InHand>();
+  const [edited, setEdited] = useState<Edited>();
+  const [removing, setRemoving] = useState<Edited>();
   const removePerson = useRemovePerson();
   const removeGroup = useRemoveGroup();
   const done = useDone();
   if (book.isPending) {
-    return <Loading what="Fetching the address book" />;
+    return <Loading what="Loading the address book" />;
   }
   if (book.isError) {
     return (
@@ -39,7 +39,7 @@ export function AddressBook() {
   const listed = found(people, typed);
   const failed = removePerson.error ?? removeGroup.error;
   const saved = (name: string) => {
-    setInHand(undefined);
+    setEdited(undefined);
     done.tell({ text: `“${name}” is in the address book.` });
   };
   return (
@@ -51,11 +51,11 @@ export function AddressBook() {
             label="Find somebody"
             hideLabel
             className="w-64"
-            placeholder="a name, an address, an organisation"
+            placeholder="name, address or organisation"
             value={typed}
             onChange={(e) => setTyped(e.target.value)}
           />
-          <Button small look="go" onClick={() => setInHand({ person: newPerson() })}>
+          <Button small look="go" onClick={() => setEdited({ person: newPerson() })}>
             New person
           </Button>
           <Cards people={people.length} />
@@ -76,8 +76,8 @@ export function AddressBook() {
             <Empty>
               <p>Nobody yet.</p>
               <p className="mt-2">
-                People you write down here count as known, can be named in rules, and fill the fields of
-                templates. Take in a file of cards, or begin with one person.
+                People you add here count as known. Rules can name them, and templates use their details.
+                Import a vCard file, or add one person.
               </p>
             </Empty>
           )}
@@ -103,7 +103,7 @@ export function AddressBook() {
                       <button
                         type="button"
                         className="max-w-full truncate font-semibold hover:underline"
-                        onClick={() => setInHand({ person })}
+                        onClick={() => setEdited({ person })}
                       >
                         {shown(person)}
                       </button>
@@ -118,7 +118,7 @@ export function AddressBook() {
                     </td>
                     <td className="py-1.5 pr-4 text-right">
                       <Button small look="quiet" onClick={() => setRemoving({ person })}>
-                        remove …
+                        Remove …
                       </Button>
                     </td>
                   </tr>
@@ -135,14 +135,13 @@ export function AddressBook() {
       >
         <div className="flex items-baseline gap-2">
           <h2 className="grow font-bold">Groups</h2>
-          <Button small onClick={() => setInHand({ group: newGroup() })}>
+          <Button small onClick={() => setEdited({ group: newGroup() })}>
             New group
           </Button>
         </div>
         {groups.length === 0 && (
           <p className="mt-1.5 text-sm text-ink2">
-            A group stands for several people: hand mail on to it, or let a rule ask whether the writer is in
-            it.
+            A group is a list of people. Rules can send mail to a group, or check whether the sender is in it.
           </p>
         )}
         <ul className="mt-1">
@@ -152,12 +151,12 @@ export function AddressBook() {
                 <button
                   type="button"
                   className="min-w-0 grow truncate text-left font-semibold hover:underline"
-                  onClick={() => setInHand({ group })}
+                  onClick={() => setEdited({ group })}
                 >
                   {group.written.name}
                 </button>
                 <Button small look="quiet" onClick={() => setRemoving({ group })}>
-                  remove …
+                  Remove …
                 </Button>
               </span>
               <span className="block text-sm text-ink2">
@@ -169,20 +168,20 @@ export function AddressBook() {
         </ul>
         <h2 className="mt-5 font-bold">Own domains</h2>
         <p className="mt-1 text-sm text-ink2">
-          Mail to {ownDomains.join(', ')} stays inside and is handed on without asking. They are named in the
-          settings of the mailbox.
+          Mail to {ownDomains.join(', ')} stays inside the organisation, so it needs nobody’s agreement. The
+          settings of the mailbox list these domains.
         </p>
       </section>
       <Sheet
-        title={inHand === undefined ? '' : 'person' in inHand ? 'A person' : 'A group'}
-        open={inHand !== undefined}
-        onClose={() => setInHand(undefined)}
+        title={edited === undefined ? '' : 'person' in edited ? 'A person' : 'A group'}
+        open={edited !== undefined}
+        onClose={() => setEdited(undefined)}
       >
-        {inHand && 'person' in inHand && (
-          <PersonForm key={inHand.person.id} person={inHand.person} onSaved={(now) => saved(shown(now))} />
+        {edited && 'person' in edited && (
+          <PersonForm key={edited.person.id} person={edited.person} onSaved={(now) => saved(shown(now))} />
         )}
-        {inHand && 'group' in inHand && (
-          <GroupForm key={inHand.group.id} group={inHand.group} onSaved={(now) => saved(now.written.name)} />
+        {edited && 'group' in edited && (
+          <GroupForm key={edited.group.id} group={edited.group} onSaved={(now) => saved(now.written.name)} />
         )}
       </Sheet>
       <Question
@@ -199,7 +198,7 @@ export function AddressBook() {
           setRemoving(undefined);
         }}
       >
-        Mail is not touched. Rules that ask for known people no longer count them.
+        No mail changes. Rules about known people no longer include them.
       </Question>
     </div>
   );

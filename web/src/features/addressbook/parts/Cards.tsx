@@ -7,7 +7,7 @@ import { useDone, useMailboxId } from '../../mailbox';
 import { takenInWords } from '../model';
 import { useTakeCards } from '../queries';
 
-/** People as a file of cards (vCard), in and out. */
+/** People as a vCard file (vCard), in and out. */
 export function Cards({ people }: { people: number }) {
   const mailbox = useMailboxId();
   const take = useTakeCards();
@@ -30,7 +30,7 @@ export function Cards({ people }: { people: number }) {
   return (
     <>
       <Button small disabled={take.isPending} onClick={() => file.current?.click()}>
-        {take.isPending ? 'taking cards in …' : 'Take in cards …'}
+        {take.isPending ? 'importing …' : 'Import vCards …'}
       </Button>
       {people > 0 && (
         <a
@@ -38,14 +38,14 @@ export function Cards({ people }: { people: number }) {
           href={`/api/mailboxes/${mailbox}/cards`}
           download
         >
-          give them out as cards
+          Export as vCards
         </a>
       )}
       <input
         ref={file}
         type="file"
         hidden
-        aria-label="file of cards"
+        aria-label="vCard file"
         accept=".vcf,text/vcard"
         onChange={(e) => read(e.target.files?.[0])}
       />
@@ -54,7 +54,7 @@ export function Cards({ people }: { people: number }) {
           <Trouble text={problemText(take.error)} />
         </div>
       )}
-      <Sheet title="Not taken from the cards" open={notTaken.length > 0} onClose={() => setNotTaken([])}>
+      <Sheet title="Not imported" open={notTaken.length > 0} onClose={() => setNotTaken([])}>
         <ul className="grid gap-1">
           {notTaken.map((why) => (
             <li key={why}>{why}</li>

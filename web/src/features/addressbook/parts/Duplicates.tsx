@@ -16,19 +16,19 @@ export function Duplicates({ book }: { book: Book }) {
     return null;
   }
   return (
-    <section aria-label="Written down twice" className="px-4 pb-2 text-sm">
+    <section aria-label="Possible duplicates" className="px-4 pb-2 text-sm">
       {all.map((same) => (
         <p key={same.map((person) => person.id).join(' ')} className="flex items-center gap-2 py-0.5">
           <span className="min-w-0 break-words">
             {same.map((person) => `${shown(person)} (${person.written.addresses.join(', ')})`).join(' and ')}{' '}
-            seem to be one person.
+            may be the same person.
           </span>
           <Button
             small
             disabled={merge.isPending}
             onClick={() => merge.mutate(same.map((person) => person.id))}
           >
-            make one of them
+            Merge them
           </Button>
         </p>
       ))}

@@ -40,7 +40,7 @@ export function GroupForm({ group, onSaved }: Props) {
       <TextField label="Name of the group" value={name} onChange={(e) => setName(e.target.value)} />
       {group.usedBy.length > 0 && (
         <p className="text-sm text-ink2">
-          It keeps its name while {group.usedBy.map((rule) => `“${rule}”`).join(', ')} asks for it.
+          Its name can’t change while {group.usedBy.map((rule) => `“${rule}”`).join(', ')} uses it.
         </p>
       )}
       {people.length > 0 && (
@@ -71,7 +71,7 @@ export function GroupForm({ group, onSaved }: Props) {
         </fieldset>
       )}
       <TextArea
-        label="Other addresses, one on each line"
+        label="Other addresses, one per line"
         rows={3}
         value={typed}
         onChange={(e) => setOthers(e.target.value)}

@@ -34,7 +34,7 @@ export function PersonForm({ person, onSaved }: Props) {
     >
       <TextField label="Name" value={written.name} onChange={(e) => set({ name: e.target.value })} />
       <TextArea
-        label="Addresses, one on each line; the first is written to"
+        label="Addresses, one per line; the first one gets the mail"
         rows={2}
         value={addresses}
         onChange={(e) => setAddresses(e.target.value)}

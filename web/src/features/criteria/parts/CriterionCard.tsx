@@ -28,7 +28,7 @@ const KINDS: { value: Kind; text: string }[] = [
   { value: 'name', text: 'sender’s name' },
   { value: 'recipient', text: 'written to' },
   { value: 'words', text: 'words' },
-  { value: 'standing', text: 'to me, known' },
+  { value: 'relationship', text: 'to me, known' },
   { value: 'group', text: 'in a group' },
   { value: 'sent by', text: 'sent by' },
   { value: 'attachments', text: 'attachments' },
@@ -40,7 +40,7 @@ const KINDS: { value: Kind; text: string }[] = [
 interface Props {
   item: Item;
   figures?: Schemas['CriterionFigures'];
-  /** What the effect is called: "removes" in an all-of group, "adds" in an any-of group, "spares" among exceptions. */
+  /** What the effect is called: "removes" in an all-of group, "adds" in an any-of group, "excludes" among exceptions. */
   effect: string;
   fault?: string;
   onChange: (item: Item) => void;
@@ -51,7 +51,7 @@ export function CriterionCard({ item, figures, effect, fault, onChange, onRemove
   if (!isTest(item.criterion)) {
     return (
       <div className="relative mb-2 rounded-md border border-line px-2.5 py-2 text-sm">
-        {inBrief(item.criterion)}: kept as it is.
+        {inBrief(item.criterion)}: this criterion can’t be edited here and stays as it is.
         <RemoveButton onRemove={onRemove} />
       </div>
     );

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { emptyTest, item, type Criterion, type Item, type Taken } from '../model';
+import { emptyTest, item, type Criterion, type Item, type Combined } from '../model';
 import { RemoveButton } from './RemoveButton';
 
-const TAKEN: { value: Taken; text: string }[] = [
+const TAKEN: { value: Combined; text: string }[] = [
   { value: 'all', text: 'all of these' },
   { value: 'any', text: 'any of these' },
   { value: 'none', text: 'none of these' },
@@ -26,12 +26,12 @@ export function GroupCard({ group, onChange, onRemove, children }: Props) {
       className="relative mb-2 rounded-md border border-line2 bg-ground px-2 pt-2 pb-1"
     >
       <div className="mb-1.5 text-sm text-ink2">
-        together, mail that meets{' '}
+        as one criterion: mail that meets{' '}
         <Choice
           label="how many of the group"
-          value={group.taken}
+          value={group.combined}
           options={TAKEN}
-          onChoose={(taken) => onChange({ ...group, taken })}
+          onChoose={(combined) => onChange({ ...group, combined })}
           className="!bg-sheet"
         />
       </div>
@@ -42,7 +42,7 @@ export function GroupCard({ group, onChange, onRemove, children }: Props) {
         look="quiet"
         onClick={() => onChange({ ...group, items: [...group.items, item(emptyTest('words') as Criterion)] })}
       >
-        + one more in this group
+        Add a criterion to this group
       </Button>
     </div>
   );

@@ -7,7 +7,7 @@ import {
   isTrait,
   WORDS_HOWS,
   WORDS_PARTS,
-  type AddressTest,
+  type AddressCriterion,
   type Test,
   type WordsHow,
   type WordsTest,
@@ -27,17 +27,17 @@ const PARTS: Record<(typeof WORDS_PARTS)[number], string> = {
   'subject or text': 'subject · text',
   subject: 'subject',
   text: 'text',
-  'subject or what the writer added': 'subject · what the writer added',
-  'what the writer added': 'what the writer added',
+  'subject or what the sender added': 'subject · what the sender added',
+  'what the sender added': 'what the sender added',
 };
 const HOWS: Record<WordsHow, [yes: string, no: string]> = {
   contains: ['contain any of', 'contain none of'],
-  'whole words': ['have the whole words', 'have not the whole words'],
-  is: ['are just', 'are not just'],
+  'whole words': ['have the whole words', 'do not have the whole words'],
+  is: ['are exactly', 'are not exactly'],
   begins: ['begin with', 'do not begin with'],
   ends: ['end with', 'do not end with'],
   wildcard: ['look like (* and ?)', 'do not look like (* and ?)'],
-  pattern: ['fit the pattern', 'do not fit the pattern'],
+  pattern: ['match the pattern', 'do not match the pattern'],
 };
 const PLAIN_HOWS: WordsHow[] = ['contains', 'whole words'];
 
@@ -73,7 +73,7 @@ export function How({ test, onChange }: Props) {
   );
 }
 
-function AddressHow({ test, onChange }: { test: AddressTest; onChange: (test: Test) => void }) {
+function AddressHow({ test, onChange }: { test: AddressCriterion; onChange: (test: Test) => void }) {
   return (
     <>
       {test.part !== 'sender' && (

@@ -11,7 +11,7 @@ interface Props {
   at: string;
   /** And where they stand among the figures. */
   path?: number[];
-  /** What the effect is called: "removes" in an all-of group, "adds" in an any-of group, "spares" among exceptions. */
+  /** What the effect is called: "removes" in an all-of group, "adds" in an any-of group, "excludes" among exceptions. */
   effect: string;
   onChange: (items: Item[]) => void;
 }
@@ -36,13 +36,13 @@ export function Items({ items, figures, faults, at, path = [], effect, onChange 
           items={one.group.items}
           figures={figures}
           faults={faults}
-          at={`${at}/${index}/${one.group.taken}`}
+          at={`${at}/${index}/${one.group.combined}`}
           path={here}
-          effect={one.group.taken === 'all' ? 'removes' : 'adds'}
+          effect={one.group.combined === 'all' ? 'removes' : 'adds'}
           onChange={(inside) =>
             inside.length === 0
               ? remove()
-              : change({ ...one, group: { taken: one.group?.taken ?? 'any', items: inside } })
+              : change({ ...one, group: { combined: one.group?.combined ?? 'any', items: inside } })
           }
         />
       </GroupCard>

@@ -1,9 +1,15 @@
-import type { NumberTest } from '../model';
+import type { NumberCriterion } from '../model';
 
 const KIB = 1024;
 
 /** A size in kilobytes. */
-export function NumberValue({ test, onChange }: { test: NumberTest; onChange: (test: NumberTest) => void }) {
+export function NumberValue({
+  test,
+  onChange,
+}: {
+  test: NumberCriterion;
+  onChange: (test: NumberCriterion) => void;
+}) {
   return (
     <label className="mt-[7px] flex items-center gap-1.5 text-sm">
       <input

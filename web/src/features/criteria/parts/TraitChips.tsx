@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { useAddressBook } from '../../addressbook';
-import { SENDERS, STANDINGS, type TraitTest } from '../model';
+import { SENDERS, STANDINGS, type TraitCriterion } from '../model';
 
 const WORDS: Record<string, string> = {
   'written to me': 'written to me',
   'to me alone': 'written to me alone',
-  conversation: 'answers something we sent',
+  conversation: 'answers something you sent',
   known: 'from somebody in the address book',
   person: 'a person',
   'automatic reply': 'an automatic reply',
@@ -17,11 +17,17 @@ const WORDS: Record<string, string> = {
 };
 
 /** The choices of a criterion that has a fixed set of them; at least one stays chosen. */
-export function TraitChips({ test, onChange }: { test: TraitTest; onChange: (test: TraitTest) => void }) {
+export function TraitChips({
+  test,
+  onChange,
+}: {
+  test: TraitCriterion;
+  onChange: (test: TraitCriterion) => void;
+}) {
   const book = useAddressBook();
   const groups = (book.data?.groups ?? []).map((group) => group.written.name);
   const all =
-    test.part === 'standing'
+    test.part === 'relationship'
       ? STANDINGS
       : test.part === 'group'
         ? [...new Set([...groups, ...test.values])]
@@ -37,9 +43,9 @@ export function TraitChips({ test, onChange }: { test: TraitTest; onChange: (tes
   if (all.length === 0) {
     return (
       <p className="mt-[7px] text-sm text-ink2">
-        There is no group yet:{' '}
+        There are no groups yet:{' '}
         <Link className="font-semibold text-moss hover:underline" to="/address-book">
-          make one in the address book
+          add one in the address book
         </Link>
         .
       </p>

@@ -22,10 +22,10 @@ function chips(more: Partial<Parameters<typeof ValueChips>[0]>) {
 }
 
 test('a value shows what it takes, and one that another covers says so and can be dropped', () => {
-  const { onRemove } = chips({ figures: [{ reach: 31, coveredBy: 1 }, { reach: 45 }] });
+  const { onRemove } = chips({ figures: [{ matches: 31, coveredBy: 1 }, { matches: 45 }] });
   expect(screen.getByText('covered')).toBeVisible();
   expect(screen.getByText('45')).toBeVisible();
-  fireEvent.click(screen.getByText('drop the 1 that others cover'));
+  fireEvent.click(screen.getByText('remove the 1 that other values cover'));
   expect(onRemove).toHaveBeenCalledWith([0]);
 });
 

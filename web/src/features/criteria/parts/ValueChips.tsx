@@ -46,7 +46,7 @@ export function ValueChips(props: Props) {
               <span className="truncate">{value}</span>
               {figure && (
                 <span className={`figures text-xs font-semibold ${isCovered ? '' : 'text-moss'}`}>
-                  {isCovered ? 'covered' : count(figure.reach)}
+                  {isCovered ? 'covered' : count(figure.matches)}
                 </span>
               )}
               <button
@@ -96,7 +96,7 @@ export function ValueChips(props: Props) {
             props.onRemove(values.map((_, i) => i).filter((i) => figures?.[i]?.coveredBy !== undefined))
           }
         >
-          drop the {covered} that others cover
+          remove the {covered} that other values cover
         </button>
       )}
       <span aria-live="polite" className="sr-only">

@@ -1,14 +1,15 @@
+import { said } from '../../../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import { Desk } from './Desk';
 
 let calls: string[];
 let waiting: unknown[];
-let lookBy: unknown[];
+let reminders: unknown[];
 let setAside: unknown[];
 
 const answer = (body: unknown) =>
@@ -22,14 +23,14 @@ const FAILED = {
     ruleVersion: 1,
     ruleName: 'Schools',
     kind: 'REDIRECT',
-    words: 'redirected to duty@ostrel-gardens.example',
+    done: said('redirected to duty@ostrel-gardens.example'),
     recipient: 'duty@ostrel-gardens.example',
     state: 'FAILED',
-    note: 'the address was refused',
-    advice: 'check the address in the rule',
+    because: said('the address was refused'),
+    advice: said('Check the address in the rule.'),
     attempts: 1,
     plannedAt: '2026-03-20T10:00:00Z',
-    acts: ['TRY_AGAIN', 'DROP'],
+    acts: ['TRY_AGAIN', 'DISCARD'],
   },
   message: {
     id: 7,
@@ -43,7 +44,7 @@ const FAILED = {
 beforeEach(() => {
   calls = [];
   waiting = [];
-  lookBy = [];
+  reminders = [];
   setAside = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
@@ -53,7 +54,7 @@ beforeEach(() => {
         since: '2026-03-19T17:00:00Z',
         came: 12,
         done: [{ kind: 'REDIRECT', messages: 3 }],
-        lookBy,
+        reminders,
       });
     }
     if (pathname.endsWith('/set-aside')) {
@@ -62,8 +63,8 @@ beforeEach(() => {
     if (pathname.endsWith('/records')) {
       return answer(waiting);
     }
-    if (pathname.endsWith('/course')) {
-      return answer({ window: 40, rules: [{ rule: 'r', picked: 9, spared: 0 }], inInbox: 31 });
+    if (pathname.endsWith('/figures')) {
+      return answer({ messages: 40, rules: [{ rule: 'r', picked: 9, leftOut: 0 }], inInbox: 31 });
     }
     if (pathname.endsWith('/drafts')) {
       return answer({ drafts: [{ rule: 'r', document: {} }] });
@@ -80,7 +81,7 @@ beforeEach(() => {
       name: 'Schools',
       picksOut: { everything: true },
       does: [],
-      ending: 'goes on',
+      ending: 'continue',
       on: true,
     };
     return answer({
@@ -100,9 +101,9 @@ function show() {
   return render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <Desk />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -119,33 +120,33 @@ test('what needs a person stands with its cause, what to do, and the acts', asyn
   waiting = [FAILED];
   show();
   expect(await screen.findByText('the address was refused')).toBeInTheDocument();
-  expect(screen.getByText('check the address in the rule')).toBeInTheDocument();
-  fireEvent.click(screen.getByRole('button', { name: 'try again' }));
+  expect(screen.getByText('Check the address in the rule.')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/s/TRY_AGAIN'));
   expect(await screen.findByText('has changes that are not saved')).toBeInTheDocument();
 });
 
 test('a message that no rule looked at stands with its cause, and can be closed', async () => {
-  setAside = [{ message: FAILED.message, cause: 'it is nested too deep', mayTryAgain: false }];
+  setAside = [{ message: FAILED.message, cause: said('it is nested too deep'), mayTryAgain: false }];
   show();
-  expect(await screen.findByText('no rule looked at it')).toBeInTheDocument();
-  expect(screen.getByText('The cause: it is nested too deep.')).toBeInTheDocument();
-  expect(screen.queryByRole('button', { name: 'try again' })).not.toBeInTheDocument();
-  fireEvent.click(screen.getByRole('button', { name: 'close' }));
+  expect(await screen.findByText('no rule checked it')).toBeInTheDocument();
+  expect(screen.getByText('Cause: it is nested too deep.')).toBeInTheDocument();
+  expect(screen.queryByRole('button', { name: 'Try again' })).not.toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Close' }));
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/set-aside/7/close'));
 });
 
 test('leaving it counts as having looked', async () => {
   const { unmount } = show();
   await screen.findByText('12 messages came in');
-  expect(calls).not.toContain('PUT /api/mailboxes/m/desk/look');
+  expect(calls).not.toContain('PUT /api/mailboxes/m/desk/visit');
   unmount();
-  await waitFor(() => expect(calls).toContain('PUT /api/mailboxes/m/desk/look'));
+  await waitFor(() => expect(calls).toContain('PUT /api/mailboxes/m/desk/visit'));
 });
 
 test('a message that is to be looked at stands on the desk and opens', async () => {
-  lookBy = [{ message: { ...FAILED.message, subject: 'Frost damage' }, day: '2020-01-06' }];
+  reminders = [{ message: { ...FAILED.message, subject: 'Frost damage' }, day: '2020-01-06' }];
   show();
   expect(await screen.findByRole('link', { name: 'Frost damage' })).toHaveAttribute('href', '/incoming/7');
-  expect(screen.getByText('to be looked at since 6 Jan 2020')).toBeVisible();
+  expect(screen.getByText('reminder since 6 Jan 2020')).toBeVisible();
 });

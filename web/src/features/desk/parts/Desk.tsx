@@ -14,7 +14,7 @@ export function Desk() {
   const desk = useDesk();
   useLeavingTheDesk();
   if (desk.isPending) {
-    return <Loading what="Looking at what was done" />;
+    return <Loading what="Loading the desk" />;
   }
   if (desk.isError) {
     return (
@@ -23,12 +23,12 @@ export function Desk() {
       </div>
     );
   }
-  const { lookedAt, since, came, done } = desk.data;
+  const { lastVisit, since, came, done } = desk.data;
   return (
     <section data-region aria-label="Desk" className="h-full overflow-auto px-4 py-3.5">
       <h1 className="text-lg font-bold">Desk</h1>
       <p className="mt-1 text-ink2">
-        {lookedAt ? `Since you last looked, ${dayAndTime(since)}` : 'In the last 7 days'}:{' '}
+        {lastVisit ? `Since your last visit, ${dayAndTime(since)}` : 'In the last 7 days'}:{' '}
         <Link className="font-semibold text-ink hover:underline" to="/incoming?view=messages">
           {counted(came, 'message')} came in
         </Link>
@@ -41,7 +41,7 @@ export function Desk() {
             </Link>
           </li>
         ))}
-        {done.length === 0 && <li className="text-ink2">nothing was done in your name</li>}
+        {done.length === 0 && <li className="text-ink2">no rule did anything</li>}
       </ul>
       <div className="mt-5 grid gap-x-8 gap-y-6 min-[1000px]:grid-cols-[minmax(0,1fr)_440px]">
         <NeedsYou />

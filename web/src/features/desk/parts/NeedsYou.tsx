@@ -30,12 +30,12 @@ export function NeedsYou() {
   const documents = useDocuments();
   const desk = useDesk();
   const setAside = useSetAside().data ?? [];
-  const toLookAt = desk.data?.lookBy ?? [];
+  const reminders = desk.data?.reminders ?? [];
   const agedDocuments = documentsDue(documents.data ?? [], new Date());
   const nothing =
     waiting.length +
       setAside.length +
-      toLookAt.length +
+      reminders.length +
       changes.length +
       begun.length +
       aged.length +
@@ -46,9 +46,7 @@ export function NeedsYou() {
     <section aria-label="Needs you">
       <h2 className="mb-1.5 font-bold">Needs you</h2>
       {failed !== null && <Trouble text={problemText(failed)} onRetry={() => void records.refetch()} />}
-      {nothing && !records.isPending && !failed && (
-        <p className="text-ink2">Nothing just now. What can’t be done by itself will stand here.</p>
-      )}
+      {nothing && !records.isPending && !failed && <p className="text-ink2">Nothing needs you right now.</p>}
       <ul>
         {waiting.slice(0, SHOWN).map(({ step, message }) => (
           <li key={step.id} className="flex items-start gap-2 border-t border-line py-2">
@@ -63,8 +61,8 @@ export function NeedsYou() {
                 {doneInWords(step)} — <b className="text-clay">{stateInWords(step.state)}</b> ·{' '}
                 {dayAndTime(step.plannedAt)}
               </span>
-              {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
-              {step.advice && <span className="block text-sm">{step.advice}</span>}
+              {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
+              {step.advice && <span className="block text-sm">{step.advice.words}</span>}
             </span>
             <span className="shrink-0">
               {step.acts.map((one) => (
@@ -87,16 +85,16 @@ export function NeedsYou() {
         {waiting.length > SHOWN && (
           <li className="border-t border-line py-2">
             <Link className="font-semibold text-moss hover:underline" to="/records?view=needs">
-              all {waiting.length} that need a person
+              all {waiting.length} that need you
             </Link>
           </li>
         )}
-        {toLookAt.map(({ message, day }) => (
+        {reminders.map(({ message, day }) => (
           <li key={`look ${message.id}`} className="border-t border-line py-2">
             <Link className="block truncate font-semibold hover:underline" to={`/incoming/${message.id}`}>
               <bdi>{message.subject || '(no subject)'}</bdi>
             </Link>
-            <span className="block text-sm">to be looked at {byWhen(day, new Date())}</span>
+            <span className="block text-sm">reminder {byWhen(day, new Date())}</span>
           </li>
         ))}
         {changes.map(({ rule, words }) => (
@@ -113,7 +111,7 @@ export function NeedsYou() {
             <Link className="font-semibold hover:underline" to="/templates">
               {template.written.name}
             </Link>{' '}
-            was to be looked at again
+            is due to be checked
           </li>
         ))}
         {agedDocuments.map((document) => (
@@ -122,7 +120,7 @@ export function NeedsYou() {
             <Link className="font-semibold hover:underline" to="/templates">
               {document.fileName}
             </Link>{' '}
-            was to be looked at again
+            is due to be checked
           </li>
         ))}
         {begun.map((id) => (

@@ -6,7 +6,7 @@ import { Button } from '../../../ui/Button';
 import { Glyph } from '../../../ui/glyphs';
 import { useSetAsideActs } from '../queries';
 
-/** A message that could not be taken in: its cause, and what can be done with it. */
+/** A message that no rule could look at: the cause, and what to do. */
 export function SetAside({ message, cause, mayTryAgain }: Schemas['SetAsideView']) {
   const { tryAgain, close } = useSetAsideActs(message.id);
   const failed = tryAgain.error ?? close.error;
@@ -21,21 +21,21 @@ export function SetAside({ message, cause, mayTryAgain }: Schemas['SetAsideView'
           <bdi>{message.subject || '(no subject)'}</bdi>
         </Link>
         <span className="block text-sm">
-          <bdi>{message.sender}</bdi> — <b className="text-clay">no rule looked at it</b> ·{' '}
+          <bdi>{message.sender}</bdi> — <b className="text-clay">no rule checked it</b> ·{' '}
           {dayAndTime(message.received)}
         </span>
-        <span className="block text-sm break-words text-ink2">The cause: {cause}.</span>
-        <span className="block text-sm">It is in the inbox. Look at it in your mail program.</span>
+        <span className="block text-sm break-words text-ink2">Cause: {cause.words}.</span>
+        <span className="block text-sm">It is in the inbox. Please read it in your mail program.</span>
         {failed && <span className="block text-sm text-clay">{problemText(failed)}</span>}
       </span>
       <span className="shrink-0">
         {mayTryAgain && (
           <Button small look="quiet" disabled={busy} onClick={() => tryAgain.mutate()}>
-            try again
+            Try again
           </Button>
         )}
         <Button small look="quiet" disabled={busy} onClick={() => close.mutate()}>
-          close
+          Close
         </Button>
       </span>
     </li>

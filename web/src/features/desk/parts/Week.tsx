@@ -9,14 +9,14 @@ import { Stream, stream, useCourseFigures, useRuleBook } from '../../rules';
 const DAYS = 7;
 const SHOWN = 10;
 
-/** All mail of the last days at the top, thinning where rules take it. */
+/** All mail of the last days, and how much each rule picks. */
 export function Week() {
   const book = useRuleBook();
   const figures = useCourseFigures(book.data?.version, DAYS);
   const picked = new Map((figures.data?.rules ?? []).map((r) => [r.rule, r.picked]));
   const rules = (book.data?.document.rules ?? []).filter((rule) => rule.on);
-  const window = figures.data?.window ?? 0;
-  const taking = stream(rules, window, picked).filter((part) => part.taken > 0);
+  const window = figures.data?.messages ?? 0;
+  const taking = stream(rules, window, picked).filter((part) => part.picked > 0);
   const parts = taking.slice(0, SHOWN);
   const names = new Map(rules.map((rule) => [rule.id, rule.name]));
   return (
@@ -30,7 +30,7 @@ export function Week() {
         <p className="text-ink2">
           No rule is on, so all mail stays in the inbox.{' '}
           <Link className="font-semibold text-moss hover:underline" to="/incoming">
-            See what keeps coming
+            See recurring mail
           </Link>{' '}
           and start a rule from it.
         </p>
@@ -38,7 +38,7 @@ export function Week() {
       {figures.data && rules.length > 0 && (
         <>
           <p className="mb-1 text-sm text-ink2">
-            {counted(window, 'message')} at the top; what the rules as they are now take of it
+            {counted(window, 'message')} came in. What today’s rules do with them:
           </p>
           <div className="flex">
             <Stream parts={parts} window={window} />
@@ -49,7 +49,7 @@ export function Week() {
                   <Link className="min-w-0 grow truncate hover:underline" to={`/rules/${part.rule}`}>
                     {names.get(part.rule)}
                   </Link>
-                  <b className="figures">{count(part.taken)}</b>
+                  <b className="figures">{count(part.picked)}</b>
                 </li>
               ))}
             </ul>

@@ -49,7 +49,7 @@ export function CriteriaChips({ items, onChange }: { items: Item[]; onChange: (i
                 }}
               />
               <Button small onClick={close}>
-                done
+                Done
               </Button>
             </Popover.Content>
           </Popover.Portal>

@@ -2,16 +2,16 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { count } from '../../../lib/numbers';
 import { useMailbox } from '../../mailbox';
-import { useBasket } from '../basket';
-import { BasketBar } from './BasketBar';
-import { KindsList } from './KindsList';
+import { useExamples } from '../examples';
+import { ExamplesBar } from './ExamplesBar';
+import { RecurringList } from './RecurringList';
 import { MessageSheet } from './MessageSheet';
 import { MessagesTable } from './MessagesTable';
-import { Proposals } from './Proposals';
+import { SuggestedCriteria } from './SuggestedCriteria';
 
 const VIEWS = [
-  { view: 'kinds', name: 'Kinds', about: 'mail that keeps coming' },
-  { view: 'messages', name: 'Messages', about: 'all of it, one by one' },
+  { view: 'kinds', name: 'Recurring mail', about: 'grouped by sender and subject' },
+  { view: 'messages', name: 'Messages', about: 'every message' },
 ] as const;
 
 export function Incoming() {
@@ -19,7 +19,7 @@ export function Incoming() {
   const navigate = useNavigate();
   const { message } = useParams();
   const [search, setSearch] = useSearchParams();
-  const { basket } = useBasket();
+  const { examples } = useExamples();
   const [proposing, setProposing] = useState(false);
   const view = search.get('view') === 'messages' ? 'messages' : 'kinds';
   const reading = mailbox.data?.firstReading;
@@ -45,17 +45,17 @@ export function Incoming() {
         <div className="px-4 pb-2">
           <progress className="h-2 w-64 accent-moss" value={reading.done} max={Math.max(1, reading.total)} />
           <span className="ml-2 text-sm text-ink2">
-            reading past mail: {count(reading.done)} of {count(reading.total)}; nothing of it is acted on
+            reading past mail: {count(reading.done)} of {count(reading.total)}; rules do not act on it
           </span>
         </div>
       )}
       {view === 'kinds' ? (
-        <KindsList onOpen={open} />
+        <RecurringList onOpen={open} />
       ) : (
         <MessagesTable key={search.get('sender')} sender={search.get('sender')} onOpen={open} />
       )}
-      <BasketBar onPropose={() => setProposing(true)} />
-      <Proposals {...basket} open={proposing} onClose={() => setProposing(false)} />
+      <ExamplesBar onPropose={() => setProposing(true)} />
+      <SuggestedCriteria {...examples} open={proposing} onClose={() => setProposing(false)} />
       <MessageSheet
         id={message === undefined ? undefined : Number(message)}
         onClose={() => void navigate({ pathname: '/incoming', search: search.toString() })}

@@ -31,7 +31,7 @@ export function MessageSheet({ id, draft, onClose }: Props) {
       open={id !== undefined}
       onClose={onClose}
     >
-      {message.isPending && <Loading what="Fetching the message" />}
+      {message.isPending && <Loading what="Loading the message" />}
       {message.isError && (
         <Trouble text={problemText(message.error)} onRetry={() => void message.refetch()} />
       )}
@@ -40,7 +40,7 @@ export function MessageSheet({ id, draft, onClose }: Props) {
   );
 }
 
-function Opened({ view, draft }: { view: Schemas['MessageView']; draft: Draft | undefined }) {
+function Opened({ view, draft }: { view: Schemas['MessageDetails']; draft: Draft | undefined }) {
   return (
     <div className="grid gap-4">
       <div className="flex items-start gap-3">
@@ -50,14 +50,14 @@ function Opened({ view, draft }: { view: Schemas['MessageView']; draft: Draft | 
           <People label="copy" people={view.cc} />
           <dt className="text-ink2">came</dt>
           <dd>
-            {dayAndTime(view.line.received)} · sent by {view.sentBy.join(', ')}
+            {dayAndTime(view.line.received)} · sent by {view.sentBy.map((by) => by.words).join(', ')}
           </dd>
         </dl>
       </div>
       {view.line.notes.length > 0 && (
         <ul className="rounded border border-dashed border-clay px-3 py-2 text-sm text-clay">
           {view.line.notes.map((note) => (
-            <li key={note}>{note}</li>
+            <li key={note.code}>{note.words}</li>
           ))}
         </ul>
       )}
@@ -70,7 +70,7 @@ function Opened({ view, draft }: { view: Schemas['MessageView']; draft: Draft | 
           {view.attachments.map((file, i) => (
             <li key={i}>
               attached: <b className="text-ink">{file.name || file.mediaType}</b> ·{' '}
-              {Math.ceil(file.octets / 1024)} KB
+              {Math.ceil(file.bytes / 1024)} KB
             </li>
           ))}
         </ul>
@@ -93,13 +93,13 @@ function People({ label, people }: { label: string; people: { name: string; addr
   );
 }
 
-function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
+function WhatHappened({ view }: { view: Schemas['MessageDetails'] }) {
   if (!view.decision) {
     return (
       <p className="rounded bg-ground px-3 py-2 text-sm text-ink2">
-        {view.line.standing === 'PAST'
-          ? 'This is past mail: it was read as evidence, and nothing was done with it.'
-          : 'This message could not be taken in. It lies untouched in the mailbox.'}
+        {view.line.status === 'PAST'
+          ? 'This is past mail. It counts as evidence, and nothing was done with it.'
+          : 'No rule looked at this message. It is untouched in the mailbox.'}
       </p>
     );
   }
@@ -112,17 +112,17 @@ function WhatHappened({ view }: { view: Schemas['MessageView'] }) {
             <Glyph of={step.kind} />
             <span>
               {doneInWords(step)} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
-              {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
-              {step.advice && <span className="block text-sm">{step.advice}</span>}
+              {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
+              {step.advice && <span className="block text-sm">{step.advice.words}</span>}
             </span>
           </li>
         ))}
-        {view.steps.length === 0 && <li className="text-ink2">Nothing: no rule took it.</li>}
+        {view.steps.length === 0 && <li className="text-ink2">Nothing: no rule picked it.</li>}
       </ul>
       <ol className="mt-2 border-t border-line pt-2 text-sm text-ink2">
         {view.decision.rules.map((line, i) => (
           <li key={line.rule} className={line.picked ? 'text-ink' : ''}>
-            {i + 1}. “{line.name}”: {line.words}
+            {i + 1}. “{line.name}”: {line.outcome.words}
           </li>
         ))}
       </ol>
@@ -143,14 +143,12 @@ function Explained({ id, draft }: { id: number; draft: Draft | undefined }) {
   return (
     <details className="rounded bg-ground px-3 py-2" open={draft !== undefined}>
       <summary className="cursor-pointer font-bold">
-        {draft
-          ? 'What this rule and the others would do with it'
-          : 'What the rules of today would do with it'}
+        {draft ? 'What this rule and the others would do' : 'What today’s rules would do'}
       </summary>
       <ol className="mt-1 text-sm text-ink2">
         {rules.map((line, i) => (
           <li key={line.rule} className={line.picked || line.rule === draft?.rule.id ? 'text-ink' : ''}>
-            {i + 1}. “{line.name}”: {line.words}
+            {i + 1}. “{line.name}”: {line.outcome.words}
           </li>
         ))}
       </ol>
@@ -164,19 +162,19 @@ function Explained({ id, draft }: { id: number; draft: Draft | undefined }) {
   );
 }
 
-function Body({ view }: { view: Schemas['MessageView'] }) {
+function Body({ view }: { view: Schemas['MessageDetails'] }) {
   const mailbox = useMailboxId();
   const [asHtml, setAsHtml] = useState(false);
   return (
     <div>
       {view.hasHtml && (
         <Button small className="mb-2" onClick={() => setAsHtml(!asHtml)}>
-          {asHtml ? 'show its text' : 'show it as it was laid out'}
+          {asHtml ? 'Show the text' : 'Show the original layout'}
         </Button>
       )}
       {asHtml ? (
         <iframe
-          title="The message as it was laid out"
+          title="The message in its original layout"
           sandbox=""
           src={`/api/mailboxes/${mailbox}/messages/${view.line.id}/html`}
           className="h-80 w-full rounded border border-line bg-sheet"

@@ -82,8 +82,8 @@ export function MessagesTable({ onOpen, sender }: Props) {
         <span className="figures text-sm text-ink2" aria-live="polite">
           {first &&
             (all
-              ? `${counted(first.window, 'message')} of the last ${days} days`
-              : `${count(found)} of ${counted(first.window, 'message')} of the last ${days} days`)}
+              ? `${counted(first.messages, 'message')} in the last ${days} days`
+              : `${count(found)} of ${counted(first.messages, 'message')} in the last ${days} days`)}
         </span>
       </div>
       {failed && (
@@ -101,20 +101,23 @@ export function MessagesTable({ onOpen, sender }: Props) {
           <span>sender</span>
           <span>subject</span>
         </div>
-        <span className="w-[134px] shrink-0 pl-3">belongs?</span>
+        <span className="w-[196px] shrink-0 pl-3">example?</span>
       </div>
       <div
         ref={scroller}
         className="min-h-0 grow overflow-auto border-t border-line bg-sheet"
         role="list"
         aria-label="Messages"
+        aria-busy={
+          typed !== words || asked !== items || results.some((r) => r.isPlaceholderData || r.isPending)
+        }
       >
         {!first && !failed && <LookingThrough />}
         {first && found === 0 && (
           <Empty>
             {all
-              ? 'No messages in this stretch of time. New mail appears here by itself.'
-              : `No message of the last ${days} days meets this. Take a word or a criterion away.`}
+              ? 'No messages in this period. New mail appears here by itself.'
+              : `No message in the last ${days} days meets this. Remove a word or a criterion.`}
           </Empty>
         )}
         <div className="relative" style={{ height: rows.getTotalSize() }}>
@@ -129,7 +132,7 @@ export function MessagesTable({ onOpen, sender }: Props) {
               >
                 {shown && <Row line={shown} onOpen={() => onOpen(shown.message.id)} />}
                 {shown && (
-                  <span className="flex w-[134px] shrink-0 items-center pl-3">
+                  <span className="flex w-[196px] shrink-0 items-center pl-3">
                     <Verdicts id={shown.message.id} subject={shown.message.subject} />
                   </span>
                 )}
@@ -149,7 +152,7 @@ function from(sender: string | null): Item[] {
 
 function Row({ line, onOpen }: { line: Schemas['IncomingLine']; onOpen: () => void }) {
   const { message, steps } = line;
-  const what = happened(message.standing, steps);
+  const what = happened(message.status, steps);
   return (
     <button
       type="button"

@@ -1,9 +1,10 @@
+import { said } from '../../../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import { StartHere } from './StartHere';
 
 const domain = { part: 'sender', how: 'at domain', values: ['school.example'] };
@@ -18,13 +19,13 @@ beforeEach(() => {
       return new Response(null, { status: 204 });
     }
     const body = {
-      kept: [{ criterion: domain, words: 'from anyone at school.example', reach: 31 }],
-      also: [{ criterion: words, words: 'with “guided visit” in the subject', reach: 12 }],
+      kept: [{ criterion: domain, clause: said('from anyone at school.example'), matches: 31 }],
+      also: [{ criterion: words, clause: said('with “guided visit” in the subject'), matches: 12 }],
       additions: [
         {
           rule: 'r',
           name: 'School visits',
-          words: '“class booking” more',
+          value: 'class booking',
           changed: { id: 'r' },
           before: 30,
           after: 41,
@@ -44,14 +45,14 @@ test('what is kept and what is added become the rule, and the message its exampl
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <StartHere id={7} />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
   fireEvent.click(await screen.findByText('with “guided visit” in the subject'));
-  expect(screen.getByText(/30 messages of the window before, 41 after/)).toBeInTheDocument();
+  expect(screen.getByText(/instead of 30/)).toBeInTheDocument();
   fireEvent.click(screen.getByRole('button', { name: 'Start a rule' }));
   await waitFor(() => expect(kept).toHaveLength(1));
   expect(kept[0]?.document.begun).toEqual({ picksOut: { all: [domain, words] }, example: 7 });
@@ -61,9 +62,9 @@ test('with nothing kept there is no rule to start', async () => {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <StartHere id={7} />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );

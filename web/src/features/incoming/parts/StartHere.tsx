@@ -1,3 +1,4 @@
+import { useEvidenceDays } from '../../mailbox';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
@@ -13,18 +14,18 @@ export function StartHere({ id }: { id: number }) {
   const start = useStart(id);
   const begin = useBeginRule();
   const navigate = useNavigate();
-  const [dropped, setDropped] = useState<Set<string>>(new Set());
+  const [unused, setUnused] = useState<Set<string>>(new Set());
   const [added, setAdded] = useState<Set<string>>(new Set());
   if (start.isPending) {
-    return <Loading what="Looking at what is true of it" />;
+    return <Loading what="Reading the message" />;
   }
   if (start.isError) {
     return <Trouble text={problemText(start.error)} onRetry={() => void start.refetch()} />;
   }
   const { kept, also, additions } = start.data;
   const chosen = [
-    ...kept.filter((one) => !dropped.has(one.words)),
-    ...also.filter((one) => added.has(one.words)),
+    ...kept.filter((one) => !unused.has(one.clause.words)),
+    ...also.filter((one) => added.has(one.clause.words)),
   ];
   const toggled = (set: Set<string>, words: string) => {
     const next = new Set(set);
@@ -37,23 +38,23 @@ export function StartHere({ id }: { id: number }) {
     void begin({ all: chosen.map((one) => one.criterion) }, id).then((rule) => navigate(`/rules/${rule}`));
   return (
     <section aria-label="Start a rule" className="rounded-md border border-line px-3 py-2.5">
-      <h3 className="font-bold">A rule for mail like this</h3>
+      <h3 className="font-bold">Start a rule for mail like this</h3>
       <ul className="mt-1.5 grid gap-1">
         {kept.map((one) => (
           <True
-            key={one.words}
+            key={one.clause.words}
             one={one}
-            on={!dropped.has(one.words)}
-            onTurn={() => setDropped(toggled(dropped, one.words))}
+            on={!unused.has(one.clause.words)}
+            onTurn={() => setUnused(toggled(unused, one.clause.words))}
           />
         ))}
-        {also.length > 0 && <li className="pt-1 text-sm text-ink2">also true of it:</li>}
+        {also.length > 0 && <li className="pt-1 text-sm text-ink2">other criteria that match it:</li>}
         {also.map((one) => (
           <True
-            key={one.words}
+            key={one.clause.words}
             one={one}
-            on={added.has(one.words)}
-            onTurn={() => setAdded(toggled(added, one.words))}
+            on={added.has(one.clause.words)}
+            onTurn={() => setAdded(toggled(added, one.clause.words))}
           />
         ))}
       </ul>
@@ -63,8 +64,8 @@ export function StartHere({ id }: { id: number }) {
       {additions.map((addition) => (
         <div key={addition.rule} className="mt-2 flex items-start gap-2 border-t border-line pt-2 text-sm">
           <span className="grow">
-            “{addition.name}” nearly takes it. With {addition.words}: {count(addition.before)} messages of the
-            window before, {count(addition.after)} after.
+            “{addition.name}” nearly picks it. With “{addition.value}” added it picks
+            {count(addition.after)} messages instead of {count(addition.before)}.
           </span>
           <Button
             small
@@ -72,7 +73,7 @@ export function StartHere({ id }: { id: number }) {
               void navigate(`/rules/${addition.rule}?add=${id}`, { state: { changed: addition.changed } })
             }
           >
-            Add it there
+            Add it to that rule
           </Button>
         </div>
       ))}
@@ -81,6 +82,7 @@ export function StartHere({ id }: { id: number }) {
 }
 
 function True({ one, on, onTurn }: { one: Schemas['TrueView']; on: boolean; onTurn: () => void }) {
+  const days = useEvidenceDays();
   return (
     <li className="flex items-center gap-2">
       <button
@@ -89,10 +91,12 @@ function True({ one, on, onTurn }: { one: Schemas['TrueView']; on: boolean; onTu
         className={`h-[26px] max-w-full truncate rounded px-2 text-left ${on ? 'bg-moss-soft font-semibold' : 'bg-ground text-ink2'}`}
         onClick={onTurn}
       >
-        {one.words}
+        {one.clause.words}
       </button>
-      <span className="figures text-sm whitespace-nowrap text-ink2">{count(one.reach)} in the window</span>
-      <span className="text-sm text-ink2">{on ? 'kept' : 'add'}</span>
+      <span className="figures text-sm whitespace-nowrap text-ink2">
+        {count(one.matches)} in the last {days} days
+      </span>
+      <span className="text-sm text-ink2">{on ? 'used' : 'add'}</span>
     </li>
   );
 }

@@ -6,5 +6,5 @@ import { usePastMail } from '../queries';
 export function LookingThrough() {
   const past = usePastMail();
   const loading = past.data?.ready === false ? `: ${pastMailInWords(past.data)}` : '';
-  return <Loading what={`Looking through past mail${loading}`} />;
+  return <Loading what={`Loading past mail${loading}`} />;
 }

@@ -28,7 +28,7 @@ export function DemoClock() {
       ))}
       {offset !== 0 && (
         <Button small look="quiet" onClick={() => move.mutate(0)}>
-          back to real time
+          Back to real time
         </Button>
       )}
     </div>

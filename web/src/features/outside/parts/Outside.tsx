@@ -23,7 +23,7 @@ export function Outside() {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-dashed border-lake px-4 py-2.5">
         <h1 className="text-lg font-bold">Outside</h1>
         <span className="grow text-sm text-ink2">
-          a simulation: made-up people and mailboxes on this machine; nothing leaves it
+          A simulation: invented people and mailboxes on this machine. Nothing leaves it.
         </span>
         <DemoClock />
       </div>
@@ -34,7 +34,7 @@ export function Outside() {
       )}
       <div className="flex min-h-0 grow">
         <div className="w-[280px] shrink-0 overflow-auto border-r border-line bg-sheet px-4 py-3">
-          <h2 className="mb-2 font-bold">Write as any correspondent</h2>
+          <h2 className="mb-2 font-bold">Write as anybody</h2>
           <WriteLetter />
         </div>
         <nav
@@ -42,7 +42,7 @@ export function Outside() {
           className="w-[290px] shrink-0 overflow-auto border-r border-line py-3"
         >
           <BoxList title="Ostrel Gardens" boxes={inside} chosen={chosen} onChoose={setAddress} />
-          <BoxList title="The world outside" boxes={outside} chosen={chosen} onChoose={setAddress} />
+          <BoxList title="Outside Ostrel Gardens" boxes={outside} chosen={chosen} onChoose={setAddress} />
         </nav>
         <Letters address={chosen} onOpen={setLetter} />
       </div>
@@ -90,7 +90,7 @@ function Letters({ address, onOpen }: { address: string | undefined; onOpen: (at
   return (
     <div className="min-w-0 grow overflow-auto bg-sheet">
       <h2 className="px-4 py-2 font-bold break-words">{address}</h2>
-      {letters.isPending && <Loading what="Looking into the mailbox" />}
+      {letters.isPending && <Loading what="Loading the mailbox" />}
       {letters.data?.length === 0 && <Empty>This mailbox has received nothing.</Empty>}
       <ul aria-label={`Mail of ${address}`}>
         {letters.data?.map((letter) => (
@@ -122,8 +122,8 @@ function Letters({ address, onOpen }: { address: string | undefined; onOpen: (at
 function RawSheet({ at, onClose }: { at: LetterAt | undefined; onClose: () => void }) {
   const raw = useRaw(at);
   return (
-    <Sheet title="As it was received" open={at !== undefined} onClose={onClose} wide>
-      {raw.isPending && <Loading what="Fetching the source" />}
+    <Sheet title="The message as received" open={at !== undefined} onClose={onClose} wide>
+      {raw.isPending && <Loading what="Loading the source" />}
       {raw.isError && <Trouble text={problemText(raw.error)} />}
       {raw.data !== undefined && (
         <pre className="font-mono text-sm break-words whitespace-pre-wrap">{raw.data}</pre>

@@ -17,7 +17,7 @@ export function WriteLetter() {
   };
   return (
     <form
-      aria-label="Write as any correspondent"
+      aria-label="Write as anybody"
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();

@@ -15,8 +15,8 @@ import { useAct, useRecords, type Act, type State } from '../queries';
 const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'all', text: 'All', states: [] },
   { key: 'done', text: 'Done', states: ['SENT'] },
-  { key: 'needs', text: 'Needs a person', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
-  { key: 'back', text: 'Kept back', states: ['WITHHELD', 'DROPPED'] },
+  { key: 'needs', text: 'Needs you', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
+  { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
 ];
 
 export function Records() {
@@ -48,10 +48,10 @@ export function Records() {
             </button>
           ))}
         </div>
-        <span className="text-sm text-ink2">everything done in your name, newest first</span>
+        <span className="text-sm text-ink2">everything the rules did, newest first</span>
         {rule !== null && (
           <Button small onClick={() => setSearch({})}>
-            of one rule · show all
+            one rule only · Show all
           </Button>
         )}
       </div>
@@ -66,12 +66,12 @@ export function Records() {
         role="region"
         aria-label="The records"
       >
-        {records.isPending && <Loading what="Fetching the records" />}
+        {records.isPending && <Loading what="Loading the records" />}
         {records.data && shown.length === 0 && (
           <Empty>
             {view?.key === 'all'
-              ? 'Nothing was done yet. When a rule that is on takes a new message, it stands here with the reason.'
-              : 'Nothing of this sort.'}
+              ? 'Nothing has been done yet. When a rule acts on a new message, it appears here with the reason.'
+              : 'Nothing here.'}
           </Empty>
         )}
         {shown.length > 0 && (
@@ -82,7 +82,7 @@ export function Records() {
                 <th className="w-[116px] py-1 pl-4 font-normal">when</th>
                 <th className="w-[25%] font-normal">message</th>
                 <th className="w-[19%] font-normal">rule</th>
-                <th className="font-normal">what, and why</th>
+                <th className="font-normal">what was done, and why</th>
                 <th className="w-[240px] font-normal">
                   <span className="sr-only">what you can do</span>
                 </th>
@@ -140,15 +140,15 @@ function Row({ record: { step, message }, busy, onAct, onSent }: RowProps) {
           </span>
           <span className="min-w-0 break-words">
             {doneInWords(step)} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
-            {step.note && <span className="block text-sm text-ink2">{step.note}</span>}
-            {step.advice && <span className="block text-sm text-ink">{step.advice}</span>}
+            {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
+            {step.advice && <span className="block text-sm text-ink">{step.advice.words}</span>}
           </span>
         </span>
       </td>
       <td className="py-1.5 pr-4 text-right whitespace-nowrap">
         {LEAVING.includes(step.kind) && step.recipient && step.state !== 'WITHHELD' && (
           <Button small look="quiet" onClick={onSent}>
-            as it went out
+            the message as sent
           </Button>
         )}
         {step.acts.map((one) => (

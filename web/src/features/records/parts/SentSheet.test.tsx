@@ -4,7 +4,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Schemas } from '../../../api/client';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import { SentSheet } from './SentSheet';
 
 const step: Schemas['StepView'] = {
@@ -14,11 +14,9 @@ const step: Schemas['StepView'] = {
   ruleVersion: 1,
   ruleName: 'Visits',
   kind: 'REPLY',
-  words: 'answered',
+  done: { code: 'REPLIED_TO', arguments: [], words: 'answered' },
   recipient: 'liv@birkhall-school.example',
   state: 'SENT',
-  note: '',
-  advice: '',
   attempts: 1,
   plannedAt: '2026-11-26T10:00:00Z',
   settledAt: '2026-11-26T10:00:01Z',
@@ -53,7 +51,11 @@ beforeEach(() => {
                 ...step,
                 id: 't',
                 state: 'WITHHELD',
-                note: 'it goes to each request, at most 3 times a day',
+                because: {
+                  code: 'LIST',
+                  arguments: [],
+                  words: 'it goes to each request, at most 3 times a day',
+                },
               },
               message: line,
             },
@@ -61,7 +63,7 @@ beforeEach(() => {
           ])
         : answer({
             shown: {
-              writer: 'Visits desk',
+              sender: 'Visits desk',
               to: 'liv@birkhall-school.example',
               subject: 'Your visit',
               answers: 'Visits desk',
@@ -69,7 +71,7 @@ beforeEach(() => {
             },
             texts: ['Dear Liv'],
             page: '',
-            attachments: [{ name: 'plan.pdf', mediaType: 'application/pdf', octets: 9 }],
+            attachments: [{ name: 'plan.pdf', mediaType: 'application/pdf', bytes: 9 }],
             raw: 'Auto-Submitted: auto-replied',
             size: 28,
           }),
@@ -86,21 +88,21 @@ function show() {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <SentSheet step={step} onClose={() => undefined} />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
 }
 
-test('an answer is shown as it went out, readable and raw, with the whole story of its writer', async () => {
+test('a reply is shown as it went out, readable and raw, with the whole story of its writer', async () => {
   show();
   expect(await screen.findByText('Dear Liv')).toBeVisible();
   expect(screen.getByText('with plan.pdf')).toBeVisible();
-  fireEvent.click(screen.getByRole('button', { name: 'show its source' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Show the source' }));
   expect(screen.getByText('Auto-Submitted: auto-replied')).toBeVisible();
-  const story = screen.getByRole('region', { name: 'Answers to liv@birkhall-school.example' });
+  const story = screen.getByRole('region', { name: 'Replies to liv@birkhall-school.example' });
   const told = (await within(story).findAllByRole('listitem')).map((one) => one.textContent);
   expect(told[0]).toContain('not answered by “Visits”, withheld');
   expect(told[0]).toContain('at most 3 times a day');

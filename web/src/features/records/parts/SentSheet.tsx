@@ -11,7 +11,7 @@ import { useAnswers, useSent } from '../queries';
 
 type Step = Schemas['StepView'];
 
-/** A message as it went out or is to go out: readable, and its source; of an answer the whole story with its writer. */
+/** A message as it went out or is to go out: readable, and its source; of a reply the whole story with its writer. */
 export function SentSheet({ step, onClose }: { step: Step | undefined; onClose: () => void }) {
   return (
     <Sheet title={step ? `As it ${wentOut(step)}` : ''} open={step !== undefined} onClose={onClose} wide>
@@ -28,7 +28,7 @@ function Opened({ step }: { step: Step }) {
   const sent = useSent(step.id);
   const [raw, setRaw] = useState(false);
   if (sent.isPending) {
-    return <Loading what="Fetching it" />;
+    return <Loading what="Loading the message" />;
   }
   if (sent.isError) {
     return <Trouble text={problemText(sent.error)} />;
@@ -42,20 +42,20 @@ function Opened({ step }: { step: Step }) {
         <dd className="break-words">
           {step.recipient} — {stateInWords(step.state)}
           {step.settledAt && `, ${dayAndTime(step.settledAt)}`}
-          {step.note && <span className="block text-ink2">{step.note}</span>}
+          {step.because && <span className="block text-ink2">{step.because.words}</span>}
         </dd>
         <dt className="text-ink2">from</dt>
-        <dd className="break-words">{shown.writer}</dd>
+        <dd className="break-words">{shown.sender}</dd>
         <dt className="text-ink2">to</dt>
         <dd className="break-words">{shown.to}</dd>
         <dt className="text-ink2">subject</dt>
         <dd className="font-semibold break-words">{shown.subject}</dd>
-        <dt className="text-ink2">answers go to</dt>
+        <dt className="text-ink2">replies go to</dt>
         <dd className="break-words">{shown.answers}</dd>
       </dl>
       <div>
         <Button small onClick={() => setRaw(!raw)}>
-          {raw ? 'show it readable' : 'show its source'}
+          {raw ? 'Show the text' : 'Show the source'}
         </Button>
       </div>
       {raw ? (
@@ -65,29 +65,29 @@ function Opened({ step }: { step: Step }) {
         </pre>
       ) : page ? (
         <iframe
-          title="The rich form"
+          title="Rich text"
           sandbox=""
           srcDoc={page}
           className="h-80 w-full rounded border border-line bg-sheet"
         />
       ) : (
         <div className="rounded border border-line px-3 py-2 break-words whitespace-pre-wrap">
-          {texts.join('\n\n') || 'It has no text.'}
+          {texts.join('\n\n') || 'This message has no text.'}
         </div>
       )}
       {files.length > 0 && <p className="text-sm text-ink2">with {files.join(', ')}</p>}
-      {step.kind === 'REPLY' && step.recipient && <Story writer={step.recipient} />}
+      {step.kind === 'REPLY' && step.recipient && <Story sender={step.recipient} />}
     </div>
   );
 }
 
-/** Every answer this writer had, was to have, or was refused, and why. */
-function Story({ writer }: { writer: string }) {
-  const answers = useAnswers(writer);
+/** Every reply to this sender, sent or not, and why. */
+function Story({ sender }: { sender: string }) {
+  const answers = useAnswers(sender);
   return (
-    <section aria-label={`Answers to ${writer}`} className="rounded bg-ground px-3 py-2">
-      <h3 className="font-bold">Answers to {writer}</h3>
-      {answers.isPending && <Loading what="Fetching them" />}
+    <section aria-label={`Replies to ${sender}`} className="rounded bg-ground px-3 py-2">
+      <h3 className="font-bold">Replies to {sender}</h3>
+      {answers.isPending && <Loading what="Loading the replies" />}
       {answers.isError && <Trouble text={problemText(answers.error)} />}
       {answers.data?.length === 0 && <Empty>None.</Empty>}
       <ol className="mt-1 text-sm">
@@ -99,7 +99,7 @@ function Story({ writer }: { writer: string }) {
             <span className="min-w-0 break-words">
               {dayAndTime(step.plannedAt)}: “<bdi>{message.subject || '(no subject)'}</bdi>” —{' '}
               {doneInWords(step)} by “{step.ruleName}”, <b>{stateInWords(step.state)}</b>
-              {step.note && <span className="block text-ink2">{step.note}</span>}
+              {step.because && <span className="block text-ink2">{step.because.words}</span>}
             </span>
           </li>
         ))}

@@ -22,7 +22,7 @@ export function CopyFor({ onCopy, onClose }: Props) {
       }}
     >
       <TextField
-        label="The same for mail from"
+        label="Copy the rule for mail from"
         placeholder="an address or a domain"
         autoFocus
         value={sender}
@@ -30,7 +30,7 @@ export function CopyFor({ onCopy, onClose }: Props) {
       />
       <span className="flex justify-end gap-2">
         <Button small look="quiet" onClick={onClose}>
-          No, leave it
+          Cancel
         </Button>
         <Button small look="go" type="submit" disabled={!whole}>
           Open the copy

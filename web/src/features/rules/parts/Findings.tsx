@@ -6,25 +6,25 @@ import { Button } from '../../../ui/Button';
 type Finding = Schemas['FindingView'];
 
 const NAMES: Record<Finding['sort'], string> = {
-  BACK_TO_OWN_MAILBOX: 'hands mail to itself',
+  BACK_TO_OWN_MAILBOX: 'sends mail back to this mailbox',
   CAN_NEVER_MATCH: 'can never match',
   NEVER_REACHED: 'never reached',
   SAME_AS_ANOTHER: 'same as another',
-  TWO_REPLIES: 'two answers to one message',
+  TWO_REPLIES: 'two replies to one message',
   FORWARD_AND_REDIRECT: 'forwarded and redirected',
   TOO_BROAD: 'very broad',
   PART_OF_LONGER_WORDS: 'part of longer words',
-  NEGATED: 'said with a “not”',
+  NEGATED: 'may mean the opposite',
   COVERED_VALUES: 'values that add nothing',
   NEVER_MATCHED: 'never matched',
 };
 
 interface Props {
   findings: Finding[];
-  onRemedy: (words: string) => void;
+  onRemedy: (finding: Finding) => void;
 }
 
-/** What is amiss with one rule: cause, example, and a remedy that one click carries out. */
+/** Findings on one rule: the cause, an example, and a remedy. */
 export function Findings({ findings, onRemedy }: Props) {
   if (findings.length === 0) {
     return null;
@@ -33,10 +33,10 @@ export function Findings({ findings, onRemedy }: Props) {
     <section aria-label="Findings" className="mt-4">
       <h3 className="mb-1 text-sm font-semibold text-ink2">Worth a look</h3>
       <ul className="grid gap-2">
-        {findings.map((finding, i) => (
-          <li key={i} className="rounded border border-dashed border-line2 px-2.5 py-2">
+        {findings.map((finding) => (
+          <li key={finding.id} className="rounded border border-dashed border-line2 px-2.5 py-2">
             <p className="text-sm font-semibold">{NAMES[finding.sort]}</p>
-            <p className="text-sm">{finding.cause}</p>
+            <p className="text-sm">{finding.cause.words}</p>
             {finding.example && (
               <p className="mt-0.5 truncate text-sm text-ink2">
                 like{' '}
@@ -47,12 +47,8 @@ export function Findings({ findings, onRemedy }: Props) {
               </p>
             )}
             {finding.remedy && (
-              <Button
-                small
-                className="mt-1.5 max-w-full"
-                onClick={() => finding.remedy && onRemedy(finding.remedy)}
-              >
-                <span className="truncate">{finding.remedy}</span>
+              <Button small className="mt-1.5 max-w-full" onClick={() => onRemedy(finding)}>
+                <span className="truncate">{finding.remedy.words}</span>
               </Button>
             )}
           </li>

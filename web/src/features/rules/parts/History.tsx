@@ -16,29 +16,29 @@ interface Props {
 export function History({ open, onClose, onBackTo }: Props) {
   const history = useHistory(open);
   return (
-    <Sheet title="How the rules came to be as they are" open={open} onClose={onClose}>
-      {history.isPending && <Loading what="Fetching the versions" />}
+    <Sheet title="History of the rules" open={open} onClose={onClose}>
+      {history.isPending && <Loading what="Loading the versions" />}
       {history.isError && (
         <Trouble text={problemText(history.error)} onRetry={() => void history.refetch()} />
       )}
-      {history.data?.versions.length === 0 && <Empty>Nothing was saved yet.</Empty>}
+      {history.data?.versions.length === 0 && <Empty>No version was saved yet.</Empty>}
       <ol className="grid gap-3">
         {history.data?.versions.map((version, i) => (
           <li key={version.version} className="border-b border-line pb-2">
             <div className="flex items-baseline gap-2">
               <span className="grow text-sm text-ink2">
                 <b className="text-ink">{dayAndTime(version.savedAt)}</b> · {version.savedBy}
-                {i === 0 && ' · as it is now'}
+                {i === 0 && ' · current'}
               </span>
               {i > 0 && (
                 <Button small look="quiet" onClick={() => onBackTo(version.document, version.version)}>
-                  back to this
+                  Go back to this version
                 </Button>
               )}
             </div>
             <ul className="mt-0.5">
               {version.changes.map((change) => (
-                <li key={change}>{change}</li>
+                <li key={change.words}>{change.words}</li>
               ))}
               {version.changes.length === 0 && <li className="text-ink2">Saved without a change.</li>}
             </ul>

@@ -1,3 +1,4 @@
+import { useEvidenceDays } from '../../mailbox';
 import type { Schemas } from '../../../api/client';
 import { shortDate } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
@@ -10,14 +11,16 @@ interface Props {
   onNo: () => void;
 }
 
-/** Which mail would change hands, before an order is saved. */
+/** Which messages other rules would act on, before an order is saved. */
 export function MovePreview({ what, preview, onYes, onNo }: Props) {
+  const days = useEvidenceDays();
   if (!preview) {
     return null;
   }
   return (
     <Question open title={what} yes="Save this order" onYes={onYes} onNo={onNo}>
-      {counted(preview.changed, 'message')} of the {count(preview.window)} in the window would change hands:
+      {counted(preview.changed, 'message')} of {count(preview.messages)} in the last {days} days would be
+      handled by other rules:
       {preview.examples.map((change) => (
         <span key={change.message.id} className="mt-1.5 block text-sm">
           <span className="figures text-ink2">{shortDate(change.message.received)}</span>{' '}

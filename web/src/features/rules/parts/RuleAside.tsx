@@ -23,7 +23,7 @@ interface Props {
   use: RuleUse;
   /** Their names, by id. */
   templates: Map<string, string>;
-  onRemedy: (words: string) => void;
+  onRemedy: (finding: Schemas['FindingView']) => void;
   findings: Schemas['FindingView'][];
 }
 
@@ -82,7 +82,7 @@ export function RuleAside({
         ))}
       </ul>
       <p className="mt-4 text-sm text-ink2">
-        What it did stands in{' '}
+        What it did is in{' '}
         <Link className="font-semibold text-moss" to={`/records?rule=${rule.id}`}>
           Records
         </Link>
@@ -95,7 +95,7 @@ export function RuleAside({
         onNo={() => setAsked(false)}
         onYes={onRemove}
       >
-        What it did stays in Records. You can take this back right after.
+        What it did stays in Records. You can undo this right after.
       </Question>
     </aside>
   );
@@ -108,27 +108,27 @@ function stepInWords(step: Rule['does'][number], templates: Map<string, string>)
     case 'redirect':
       return `redirect to ${destinations(step)}`;
     case 'reply':
-      return `reply: “${answerInWords(step, templates)}”, ${step.timesADay ? `to each request, at most ${step.timesADay} a day` : `once per writer in ${step.oncePerDays ?? 7} days`}`;
+      return `reply: “${answerInWords(step, templates)}”, ${step.timesADay ? `to each request, at most ${step.timesADay} a day` : `once per sender in ${step.oncePerDays ?? 7} days`}`;
     case 'file':
       return `file in ${intoInWords(step)}`;
     case 'mark':
       return `mark ${marksInWords(step.flags, step.tags ?? [], step.remove)}`;
     case 'copy':
       return `copy to ${intoInWords(step)}`;
-    case 'look by':
-      return `look at it within ${step.days} days`;
+    case 'remind':
+      return `remind me within ${step.days} days`;
     case 'out of junk':
-      return 'take out of junk';
+      return 'move out of junk';
     case 'archive':
-      return 'archive it';
+      return 'move it to the archive folder';
     case 'trash':
-      return 'put into the trash';
+      return 'moved to the trash';
     case 'delete':
       return 'delete for good';
     case 'keep':
       return 'keep in the inbox';
-    case 'tell':
-      return 'tell me';
+    case 'notify':
+      return 'notify me';
   }
 }
 
@@ -141,7 +141,7 @@ type AnswerStep = Extract<Rule['does'][number], { do: 'reply' }>;
 function answerInWords(step: AnswerStep, templates: Map<string, string>): string {
   return step.template === undefined
     ? step.subject || 'Auto: …'
-    : (templates.get(step.template) ?? 'a template that is gone');
+    : (templates.get(step.template) ?? 'a template that no longer exists');
 }
 
 function intoInWords(step: Extract<Rule['does'][number], { folder: string }>): string {

@@ -18,7 +18,7 @@ const BRANCH: Record<Happening, string> = {
   TRASH: 'stroke-ink2',
   DELETE: 'stroke-clay',
   MARK: 'stroke-ink2',
-  TELL: 'stroke-ink2',
+  NOTIFY: 'stroke-ink2',
   BRING_BACK: 'stroke-clay',
   HELD: 'stroke-clay',
 };
@@ -29,16 +29,16 @@ export function Stream({ parts, window }: { parts: StreamPart[]; window: number 
   const height = parts.length * ROW + 14;
   let outline = `M1 0 L${1 + FULL} 0`;
   parts.forEach((part, i) => {
-    const after = part.ends ? part.left - part.taken : part.left;
+    const after = part.ends ? part.left - part.picked : part.left;
     outline += ` L${1 + wide(part.left)} ${i * ROW + 12} L${1 + wide(after)} ${i * ROW + 40}`;
   });
   const last = parts.at(-1);
-  const rest = last ? (last.ends ? last.left - last.taken : last.left) : window;
+  const rest = last ? (last.ends ? last.left - last.picked : last.left) : window;
   outline += ` L${1 + wide(rest)} ${height} L1 ${height} Z`;
   return (
     <svg width={EDGE} height={height} viewBox={`0 0 ${EDGE} ${height}`} aria-hidden="true" className="block">
       {parts
-        .filter((part) => part.taken > 0)
+        .filter((part) => part.picked > 0)
         .map((part) => {
           const middle = parts.indexOf(part) * ROW + ROW / 2;
           const from = wide(part.left);
@@ -48,7 +48,7 @@ export function Stream({ parts, window }: { parts: StreamPart[]; window: number 
               d={`M${from - 1} ${middle - 13} C ${from + 5} ${middle}, ${from + 4} ${middle}, ${EDGE} ${middle}`}
               fill="none"
               className={part.kind ? BRANCH[part.kind] : 'stroke-line2'}
-              strokeWidth={Math.max(1.5, wide(part.taken) * 1.4)}
+              strokeWidth={Math.max(1.5, wide(part.picked) * 1.4)}
             />
           );
         })}

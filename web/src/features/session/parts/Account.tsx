@@ -24,7 +24,7 @@ function SignIns() {
   const account = useAccount();
   const { end, endOthers } = useEndSignIns();
   if (account.isPending) {
-    return <Loading what="Looking where you are signed in" />;
+    return <Loading what="Loading your sign-ins" />;
   }
   if (account.isError) {
     return <Trouble text={problemText(account.error)} onRetry={() => void account.refetch()} />;
@@ -50,7 +50,7 @@ function SignIns() {
               <span className="shrink-0 text-sm text-moss">this browser</span>
             ) : (
               <Button small look="quiet" disabled={end.isPending} onClick={() => end.mutate(one.key)}>
-                sign out there
+                Sign out there
               </Button>
             )}
           </li>

@@ -21,7 +21,7 @@ export function SignIn({ demo }: { demo: boolean }) {
         <h1 className="font-wordmark text-[28px] leading-none font-semibold tracking-tight text-moss">
           Jubek
         </h1>
-        <p className="mt-2 mb-4 text-ink2">Standing orders for the mail that keeps coming.</p>
+        <p className="mt-2 mb-4 text-ink2">Rules for recurring mail.</p>
         <div className="grid gap-3">
           <TextField
             label="Name"

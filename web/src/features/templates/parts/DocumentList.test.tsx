@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import type { DocumentView } from '../documents';
 import { DocumentList } from './DocumentList';
 
@@ -53,7 +53,7 @@ function Chosen({ begin }: { begin: string[] }) {
   const [now, setNow] = useState(begin);
   return (
     <DocumentList
-      label="Documents that go along"
+      label="Attached documents"
       chosen={now}
       onChange={(next) => {
         chosen.splice(0, chosen.length, ...next);
@@ -66,25 +66,25 @@ function Chosen({ begin }: { begin: string[] }) {
 function show(begin: string[]) {
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <MailboxInHand value="m">
+      <CurrentMailbox value="m">
         <Chosen begin={begin} />
-      </MailboxInHand>
+      </CurrentMailbox>
     </QueryClientProvider>,
   );
 }
 
 const upload = (name: string) =>
-  fireEvent.change(screen.getByLabelText('file for Documents that go along'), {
+  fireEvent.change(screen.getByLabelText('file for Attached documents'), {
     target: { files: [new File(['x'], name, { type: 'application/pdf' })] },
   });
 
 test('a new file goes along, and one in its place keeps its name in every template', async () => {
   show(['plan']);
-  expect(await screen.findByText(/1.9 MB, put in 26 Nov 2026/)).toBeVisible();
+  expect(await screen.findByText(/1.9 MB, added 26 Nov 2026/)).toBeVisible();
   upload('Prices.pdf');
   await waitFor(() => expect(chosen).toHaveLength(2));
   expect(sent[0]?.path).toContain('fileName=Prices.pdf');
-  fireEvent.click(screen.getByRole('button', { name: 'replace …' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Replace …' }));
   upload('Site plan 2027.pdf');
   await waitFor(() => expect(sent[1]?.path).toBe('plan?fileName=Site%20plan%202027.pdf'));
   expect(chosen).toHaveLength(2);
@@ -97,19 +97,19 @@ test('what is too large is refused with how large it may be', async () => {
   expect(chosen).toEqual([]);
 });
 
-test('kept documents are taken along; only those that no template has can be removed', async () => {
+test('kept documents can be attached; only those that no template has can be removed', async () => {
   show([]);
-  fireEvent.click(await screen.findByRole('button', { name: 'one that is kept …' }));
-  expect(screen.getByText('goes along with Visits')).toBeVisible();
+  fireEvent.click(await screen.findByRole('button', { name: 'Choose a stored document …' }));
+  expect(screen.getByText('attached to Visits')).toBeVisible();
   fireEvent.click(screen.getByRole('button', { name: 'remove' }));
   await waitFor(() => expect(sent).toEqual([{ method: 'DELETE', path: 'old' }]));
-  fireEvent.click(screen.getAllByRole('button', { name: 'take it along' })[0] as HTMLElement);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Attach' })[0] as HTMLElement);
   expect(chosen).toEqual(['plan']);
 });
 
-test('a document that is gone is named as gone and can be taken out', async () => {
+test('a document that no longer exists is named as gone and can be removed', async () => {
   show(['lost']);
-  expect(await screen.findByText('a document that is gone')).toBeVisible();
+  expect(await screen.findByText('a document that no longer exists')).toBeVisible();
   fireEvent.click(screen.getByRole('button', { name: 'Take out it' }));
   expect(chosen).toEqual([]);
 });

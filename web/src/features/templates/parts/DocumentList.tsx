@@ -15,7 +15,7 @@ interface Props {
   onChange: (chosen: string[]) => void;
 }
 
-/** Documents that go along: from those kept, or put in here; each can be replaced in its place. */
+/** Attached documents: from those kept, or put in here; each can be replaced . */
 export function DocumentList({ label, chosen, picture = false, onChange }: Props) {
   const documents = useDocuments();
   const put = usePutDocument();
@@ -61,13 +61,13 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
           return one ? (
             <DocumentRow key={id} document={one} picture={picture}>
               <Button small look="quiet" onClick={() => ask(id)}>
-                replace …
+                Replace …
               </Button>
               {out}
             </DocumentRow>
           ) : (
             <li key={id} className="flex border-t border-line py-1 text-clay">
-              <span className="grow">{documents.data ? 'a document that is gone' : '…'}</span>
+              <span className="grow">{documents.data ? 'a document that no longer exists' : '…'}</span>
               {out}
             </li>
           );
@@ -76,11 +76,11 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
       {(!picture || chosen.length === 0) && (
         <div className="mt-1 flex gap-2">
           <Button small disabled={put.isPending} onClick={() => ask(undefined)}>
-            {put.isPending ? 'putting it in …' : picture ? 'put in a picture …' : 'put in a document …'}
+            {put.isPending ? 'adding …' : picture ? 'Add a picture …' : 'Add a document …'}
           </Button>
           {others.length > 0 && (
             <Button small look="quiet" onClick={() => setChoosing(true)}>
-              one that is kept …
+              Choose a stored document …
             </Button>
           )}
         </div>

@@ -29,13 +29,13 @@ export function DocumentRow({ document: one, picture = false, children }: Props)
           </a>
           <span className="text-sm text-ink2">
             {' '}
-            {sizeInWords(one.size)}, put in {plainDay(one.added)}
+            {sizeInWords(one.size)}, added {plainDay(one.added)}
           </span>
         </span>
       )}
       {!picture && (
         <label className="flex items-center gap-1 text-sm text-ink2">
-          look again on
+          check again on
           <input
             type="date"
             className="h-[26px] rounded border border-line2 bg-sheet px-1 text-ink"

@@ -8,7 +8,7 @@ import { TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
-import { inHand, LANGUAGES, sameText, usedFields, type FieldView, type InHand } from '../model';
+import { edited, LANGUAGES, sameText, usedFields, type FieldView, type EditedTemplate } from '../model';
 import { useRemoveTemplate, useSaveTemplate } from '../queries';
 import { Fallbacks } from './Fallbacks';
 import { DocumentList } from './DocumentList';
@@ -19,11 +19,11 @@ import { Versions } from './Versions';
 import { Words } from './Words';
 
 interface Props {
-  begin: InHand;
+  begin: EditedTemplate;
   /** As it is saved; nothing while it is new. */
   saved: Schemas['TemplateView'] | undefined;
   fields: FieldView[];
-  onSaved: (template: InHand) => void;
+  onSaved: (template: EditedTemplate) => void;
   onRemoved: () => void;
 }
 
@@ -47,7 +47,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
       {
         onSuccess: (now) => {
           done.tell({ text: `“${now.written.name}” is saved as version ${now.version}.` });
-          onSaved(inHand(now));
+          onSaved(edited(now));
         },
       },
     );
@@ -67,7 +67,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             onChange={(e) => set({ name: e.target.value })}
           />
           <span className="pb-1.5 text-sm text-ink2">
-            dates in{' '}
+            date format{' '}
             <Choice
               label="language"
               value={written.language}
@@ -77,7 +77,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           </span>
         </div>
         <Fielded
-          label="Subject; left empty, “Auto: ” and theirs"
+          label="Subject (empty: “Auto: ” and the original subject)"
           className="mt-2.5"
           lines={1}
           text={written.subject}
@@ -115,14 +115,14 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
         </div>
         <div className="mt-3">
           <DocumentList
-            label="Documents that go along"
+            label="Attached documents"
             chosen={written.documents}
             onChange={(documents) => set({ documents })}
           />
         </div>
         <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
           <TextField
-            label="Look again on"
+            label="Check again on"
             type="date"
             className="w-40"
             value={written.lookAgainOn ?? ''}
@@ -130,7 +130,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           />
           <span className="grow pb-1.5 text-sm text-ink2">
             {saved === undefined || saved.usedBy.length === 0
-              ? 'No rule answers from it yet.'
+              ? 'No rule uses it yet.'
               : `Used by ${saved.usedBy.map((name) => `“${name}”`).join(', ')}.`}
           </span>
         </div>
@@ -188,7 +188,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           )
         }
       >
-        Answers that went out stay in Records as they were sent.
+        Replies already sent stay in Records.
       </Question>
     </>
   );

@@ -8,19 +8,19 @@ interface Props {
   onChange: (fallbacks: Record<string, string>) => void;
 }
 
-/** What stands in where a field has no value. */
+/** What is written where a field has no value. */
 export function Fallbacks({ fields, fallbacks, onChange }: Props) {
   if (fields.length === 0) {
     return null;
   }
   return (
     <fieldset className="mt-3">
-      <legend className="text-sm font-semibold">Where it is not known</legend>
+      <legend className="text-sm font-semibold">If it is not known</legend>
       <div className="grid gap-2 min-[1200px]:grid-cols-2">
-        {fields.map(({ key, words }) => (
+        {fields.map(({ key, name }) => (
           <TextField
             key={key}
-            label={`instead of ${words}`}
+            label={`instead of ${name}`}
             value={fallbacks[key] ?? ''}
             onChange={(e) => onChange({ ...fallbacks, [key]: e.target.value })}
           />

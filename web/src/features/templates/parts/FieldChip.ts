@@ -1,6 +1,6 @@
 import { mergeAttributes, Node } from '@tiptap/core';
 import { Plugin } from '@tiptap/pm/state';
-import { fieldsIn, wordsOf, type FieldView } from '../model';
+import { fieldsIn, nameOf, type FieldView } from '../model';
 
 /** A field as one sign that is written and removed whole; braces become one, however they came in. */
 export const FieldChip = Node.create<{ fields: FieldView[] }>({
@@ -29,7 +29,7 @@ export const FieldChip = Node.create<{ fields: FieldView[] }>({
           if (transactions.some((transaction) => transaction.docChanged)) {
             state.doc.descendants((node, at) => {
               for (const { from, to, key } of fieldsIn(node.text ?? '')) {
-                const chip = type.create({ key, words: wordsOf(key, options.fields) });
+                const chip = type.create({ key, words: nameOf(key, options.fields) });
                 change.replaceWith(change.mapping.map(at + from), change.mapping.map(at + to), chip);
               }
             });

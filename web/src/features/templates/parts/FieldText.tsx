@@ -1,7 +1,7 @@
 import { EditorContent, useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useId } from 'react';
-import { asLines, fromLines, wordsOf, type FieldView } from '../model';
+import { asLines, fromLines, nameOf, type FieldView } from '../model';
 import { FieldChip } from './FieldChip';
 
 /** Where a field is put in: the text in which the cursor stood last. */
@@ -77,7 +77,7 @@ export default function FieldText({
     onUpdate: ({ editor: now }) => onChange(fromLines(now.getJSON(), kept)),
   });
   const putIn = (key: string) => {
-    const words = wordsOf(key, fields);
+    const words = nameOf(key, fields);
     editor.chain().focus().insertContent({ type: 'field', attrs: { key, words } }).run();
   };
   useEffect(() => {

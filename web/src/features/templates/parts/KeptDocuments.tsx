@@ -12,24 +12,24 @@ interface Props {
   onChoose: (id: string) => void;
 }
 
-/** Every document that is kept: taken along from here, or removed where no template has it. */
+/** Every document that is kept: attach one, or remove one that no template uses. */
 export function KeptDocuments({ documents, open, onClose, onChoose }: Props) {
   const remove = useRemoveDocument();
   return (
-    <Sheet title="Documents that are kept" open={open} onClose={onClose}>
+    <Sheet title="Stored documents" open={open} onClose={onClose}>
       {remove.isError && <Trouble text={problemText(remove.error)} />}
       <ul>
         {documents.map((one) => (
           <DocumentRow key={one.id} document={one}>
             <Button small onClick={() => onChoose(one.id)}>
-              take it along
+              Attach
             </Button>
             {one.usedBy.length === 0 ? (
               <Button small look="quiet" disabled={remove.isPending} onClick={() => remove.mutate(one.id)}>
                 remove
               </Button>
             ) : (
-              <span className="text-sm text-ink2">goes along with {one.usedBy.join(', ')}</span>
+              <span className="text-sm text-ink2">attached to {one.usedBy.join(', ')}</span>
             )}
           </DocumentRow>
         ))}

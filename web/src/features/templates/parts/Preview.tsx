@@ -1,3 +1,4 @@
+import { useEvidenceDays } from '../../mailbox';
 import { useState } from 'react';
 import { problemText } from '../../../api/problem';
 import { shortDate } from '../../../lib/dates';
@@ -7,54 +8,55 @@ import { TextField } from '../../../ui/Field';
 import type { TemplateText } from '../model';
 import { useAnswerable, usePreview, type SeenOn } from '../queries';
 
-const MADE_UP = {
+const SAMPLE = {
   from: 'Mara Lindqvist <mara@mailhaven.example>',
   to: '',
   subject: 'A question',
   text: 'Hello!',
 };
 
-/** As a recipient will see it, filled from real messages one after the other, or from one that is made up. */
+/** As a recipient will see it, filled from real messages one after the other, or from a sample message. */
 export function Preview({ written }: { written: TemplateText }) {
+  const days = useEvidenceDays();
   const messages = useAnswerable();
   const [at, setAt] = useState(0);
-  const [madeUp, setMadeUp] = useState<typeof MADE_UP>();
+  const [sample, setSample] = useState<typeof SAMPLE>();
   const [asText, setAsText] = useState(false);
   const message = messages.data?.[at];
-  const seenOn: SeenOn | undefined = madeUp ? { madeUp } : message && { message: message.id };
+  const seenOn: SeenOn | undefined = sample ? { sample } : message && { message: message.id };
   const preview = usePreview(written, seenOn);
   const last = (messages.data?.length ?? 0) - 1;
   const rich = preview.data !== undefined && preview.data.html !== '' && !asText;
   return (
     <section
       data-region
-      aria-label="As the recipient sees it"
+      aria-label="Preview"
       className="hidden w-[320px] shrink-0 overflow-auto border-l border-line px-4 py-3.5 min-[1000px]:block min-[1152px]:w-[400px]"
     >
       <div className="flex items-center gap-1">
-        <h2 className="grow font-bold">As the recipient sees it</h2>
-        {!madeUp && (
+        <h2 className="grow font-bold">Preview</h2>
+        {!sample && (
           <>
             <Button small look="quiet" disabled={at >= last} onClick={() => setAt(at + 1)}>
-              earlier
+              Earlier
             </Button>
             <Button small look="quiet" disabled={at === 0} onClick={() => setAt(at - 1)}>
-              later
+              Later
             </Button>
           </>
         )}
       </div>
-      {madeUp ? (
+      {sample ? (
         <div className="grid gap-1.5">
           <TextField
-            label="Written by"
-            value={madeUp.from}
-            onChange={(e) => setMadeUp({ ...madeUp, from: e.target.value })}
+            label="From"
+            value={sample.from}
+            onChange={(e) => setSample({ ...sample, from: e.target.value })}
           />
           <TextField
-            label="Its subject"
-            value={madeUp.subject}
-            onChange={(e) => setMadeUp({ ...madeUp, subject: e.target.value })}
+            label="Subject"
+            value={sample.subject}
+            onChange={(e) => setSample({ ...sample, subject: e.target.value })}
           />
         </div>
       ) : (
@@ -64,11 +66,11 @@ export function Preview({ written }: { written: TemplateText }) {
           </p>
         )
       )}
-      <Button small look="quiet" className="-ml-2" onClick={() => setMadeUp(madeUp ? undefined : MADE_UP)}>
-        {madeUp ? 'on a real message' : 'on a made-up message …'}
+      <Button small look="quiet" className="-ml-2" onClick={() => setSample(sample ? undefined : SAMPLE)}>
+        {sample ? 'a real message' : 'Preview with a sample message …'}
       </Button>
-      {!madeUp && messages.data?.length === 0 && (
-        <Empty>No message of a person is in the window to try it on.</Empty>
+      {!sample && messages.data?.length === 0 && (
+        <Empty>No message from a person in the last {days} days to preview with.</Empty>
       )}
       {preview.isError && (
         <div className="mt-2">
@@ -76,13 +78,13 @@ export function Preview({ written }: { written: TemplateText }) {
         </div>
       )}
       {written.text.trim() === '' && message && (
-        <p className="mt-4 text-ink2">Write a text, and it stands here as this writer would get it.</p>
+        <p className="mt-4 text-ink2">Write a text to see the reply here.</p>
       )}
       {preview.data && written.text.trim() !== '' && (
         <>
           {preview.data.html !== '' && (
             <Button small className="mt-1" onClick={() => setAsText(!asText)}>
-              {asText ? 'show the rich form' : 'show the plain form'}
+              {asText ? 'Show rich text' : 'Show plain text'}
             </Button>
           )}
           <div className="mt-2 rounded-md border border-line bg-sheet px-3 py-2.5" aria-live="polite">
@@ -92,7 +94,7 @@ export function Preview({ written }: { written: TemplateText }) {
             </p>
             {rich ? (
               <iframe
-                title="The rich form"
+                title="Rich text"
                 sandbox=""
                 srcDoc={preview.data.html}
                 className="mt-2 h-72 w-full rounded border border-line bg-sheet"
@@ -112,10 +114,10 @@ export function Preview({ written }: { written: TemplateText }) {
               <ul className="mt-1 grid gap-1.5">
                 {preview.data.faults.map((fault) => (
                   <li
-                    key={fault.words}
+                    key={fault.what.words}
                     className="rounded border border-dashed border-line2 px-2.5 py-1.5 text-sm"
                   >
-                    {fault.words}
+                    {fault.what.words}
                   </li>
                 ))}
               </ul>

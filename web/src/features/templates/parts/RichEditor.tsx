@@ -3,7 +3,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { useEffect, useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
-import { withBraces, withChips, wordsOf, type FieldView } from '../model';
+import { withBraces, withChips, nameOf, type FieldView } from '../model';
 import { FieldChip } from './FieldChip';
 import type { FieldHand } from './FieldText';
 
@@ -51,7 +51,7 @@ export default function RichEditor({ rich, fields, onHand, onChange }: Props) {
     onUpdate: ({ editor: now }) => onChange(withBraces(now.getHTML())),
   });
   const putIn = (key: string) => {
-    const words = wordsOf(key, fields);
+    const words = nameOf(key, fields);
     editor.chain().focus().insertContent({ type: 'field', attrs: { key, words } }).run();
   };
   useEffect(() => {
@@ -88,11 +88,7 @@ export default function RichEditor({ rich, fields, onHand, onChange }: Props) {
   ];
   return (
     <div className="rounded border border-line2 bg-sheet">
-      <div
-        role="toolbar"
-        aria-label="Shape of the text"
-        className="flex flex-wrap gap-1 border-b border-line p-1"
-      >
+      <div role="toolbar" aria-label="Formatting" className="flex flex-wrap gap-1 border-b border-line p-1">
         {tools.map((tool) => (
           <button
             key={tool.text}
@@ -120,14 +116,14 @@ export default function RichEditor({ rich, fields, onHand, onChange }: Props) {
           }}
         >
           <TextField
-            label="Where the link leads; empty takes it off"
+            label="Link address (empty: no link)"
             className="grow"
             autoFocus
             value={link}
             onChange={(e) => setLink(e.target.value)}
           />
           <Button type="submit" small>
-            set it
+            Set the link
           </Button>
         </form>
       )}

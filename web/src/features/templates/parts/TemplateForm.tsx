@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { Loading } from '../../../ui/States';
-import { inHand, newTemplate, type InHand } from '../model';
+import { edited, newTemplate, type EditedTemplate } from '../model';
 import { useTemplates } from '../queries';
 import { Editor } from './Editor';
 
 interface Props {
   /** Nothing for a new one. */
   template?: string | undefined;
-  onSaved: (template: InHand) => void;
+  onSaved: (template: EditedTemplate) => void;
 }
 
 /** A template made or changed from within another place. */
@@ -15,10 +15,10 @@ export function TemplateForm({ template, onSaved }: Props) {
   const [fresh] = useState(newTemplate);
   const found = useTemplates();
   if (!found.data) {
-    return <Loading what="Fetching the template" />;
+    return <Loading what="Loading the template" />;
   }
   const saved = found.data.templates.find((one) => one.id === template);
-  const begin = saved ? inHand(saved) : fresh;
+  const begin = saved ? edited(saved) : fresh;
   return (
     <div className="flex h-full min-h-0">
       <Editor

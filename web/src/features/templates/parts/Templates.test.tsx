@@ -1,3 +1,4 @@
+import { said } from '../../../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { Editor } from '@tiptap/core';
@@ -5,12 +6,12 @@ import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testi
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Schemas } from '../../../api/client';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import { Templates } from './Templates';
 
 const FIELDS = [
-  { key: 'sender.firstName', words: 'the writer’s first name', canBeMissing: true },
-  { key: 'received.date', words: 'the day it came in', canBeMissing: false },
+  { key: 'sender.firstName', name: said('the sender’s first name'), canBeMissing: true },
+  { key: 'received.date', name: said('the day it came in'), canBeMissing: false },
 ];
 const MESSAGES = ['Guided visit', 'Class booking'].map((subject, id) => ({
   message: { id, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject, attachments: 0, notes: [] },
@@ -53,7 +54,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     if (pathname.endsWith('/messages/search')) {
-      return answer({ window: 2, found: 2, lines: MESSAGES });
+      return answer({ messages: 2, found: 2, lines: MESSAGES });
     }
     if (pathname.endsWith('/template-preview')) {
       const question = await request.json();
@@ -64,7 +65,7 @@ beforeEach(() => {
         html: '',
         documents: [],
         to: 'anna@norrskola.example',
-        faults: [{ sort: 'DATE_PAST', words: 'The date “24 March 2026” has passed.' }],
+        faults: [{ sort: 'DATE_PAST', what: said('The date “24 March 2026” has passed.') }],
       });
     }
     if (pathname.endsWith('/documents')) {
@@ -94,9 +95,9 @@ function show() {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <Templates />
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -109,12 +110,12 @@ function type(box: HTMLElement, text: string) {
 
 test('without templates the first one is offered, and nothing can be saved before it has a name and a text', async () => {
   show();
-  fireEvent.click(await screen.findByRole('button', { name: 'Write the first one' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Write the first template' }));
   expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
   fireEvent.change(screen.getByLabelText('Name of the template'), { target: { value: 'Visits' } });
   const text = await screen.findByLabelText('Text');
   type(text, 'Dear {{sender.firstName}},');
-  expect(text).toHaveTextContent('Dear the writer’s first name,');
+  expect(text).toHaveTextContent('Dear the sender’s first name,');
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(saved).toMatchObject([
@@ -130,8 +131,8 @@ test('a field is put in, and asks what stands in for it only where it may be mis
   fireEvent.click(screen.getByRole('button', { name: 'the day it came in' }));
   expect(text).toHaveTextContent('the day it came in');
   expect(screen.queryByText('Where it is not known')).toBeNull();
-  fireEvent.click(screen.getByRole('button', { name: 'the writer’s first name' }));
-  fireEvent.change(screen.getByLabelText('instead of the writer’s first name'), {
+  fireEvent.click(screen.getByRole('button', { name: 'the sender’s first name' }));
+  fireEvent.change(screen.getByLabelText('instead of the sender’s first name'), {
     target: { value: 'visitor' },
   });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
@@ -145,12 +146,12 @@ test('a field is put in, and asks what stands in for it only where it may be mis
 test('it is seen on real messages one after the other, with what is worth a look', async () => {
   templates = [template({})];
   show();
-  const seen = within(await screen.findByRole('region', { name: 'As the recipient sees it' }));
+  const seen = within(await screen.findByRole('region', { name: 'Preview' }));
   expect(await seen.findByText('for 0: Dear visitor')).toBeInTheDocument();
   expect(seen.getByText('The date “24 March 2026” has passed.')).toBeInTheDocument();
-  fireEvent.click(seen.getByRole('button', { name: 'earlier' }));
+  fireEvent.click(seen.getByRole('button', { name: 'Earlier' }));
   expect(await seen.findByText('for 1: Dear visitor')).toBeInTheDocument();
-  expect(seen.getByRole('button', { name: 'earlier' })).toBeDisabled();
+  expect(seen.getByRole('button', { name: 'Earlier' })).toBeDisabled();
 });
 
 test('removing one that is in use is refused with who uses it', async () => {

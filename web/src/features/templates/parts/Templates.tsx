@@ -3,16 +3,16 @@ import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Empty, Loading, Trouble } from '../../../ui/States';
-import { inHand, newTemplate, type InHand } from '../model';
+import { edited, newTemplate, type EditedTemplate } from '../model';
 import { useTemplates } from '../queries';
 import { Editor } from './Editor';
 
-/** Prepared answers: the list, and the one in hand beside what its recipient will see. */
+/** Prepared replies: the list, and the open one beside what its recipient will see. */
 export function Templates() {
   const found = useTemplates();
-  const [open, setOpen] = useState<InHand>();
+  const [open, setOpen] = useState<EditedTemplate>();
   if (found.isPending) {
-    return <Loading what="Fetching the templates" />;
+    return <Loading what="Loading the templates" />;
   }
   if (found.isError) {
     return (
@@ -23,7 +23,7 @@ export function Templates() {
   }
   const { templates, fields } = found.data;
   const first = templates[0];
-  const shown = open ?? (first && inHand(first));
+  const shown = open ?? (first && edited(first));
   const saved = templates.find((one) => one.id === shown?.id);
   return (
     <div className="flex h-full min-h-0 flex-col min-[760px]:flex-row">
@@ -45,7 +45,7 @@ export function Templates() {
                 type="button"
                 aria-current={one.id === shown?.id}
                 className={`block w-full border-l-[3px] px-4 py-1.5 text-left ${one.id === shown?.id ? 'border-moss bg-sheet' : 'border-transparent'}`}
-                onClick={() => setOpen(inHand(one))}
+                onClick={() => setOpen(edited(one))}
               >
                 <span className="block truncate font-semibold">{one.written.name}</span>
                 <span className="block text-sm text-ink2">
@@ -73,11 +73,10 @@ export function Templates() {
           <Empty>
             <p>No templates yet.</p>
             <p className="mt-2">
-              Write an answer once, with fields that are filled from each message, and let rules answer from
-              it.
+              Write a reply once, with fields that are filled in from each message. Rules can then use it.
             </p>
             <Button look="go" className="mt-3" onClick={() => setOpen(newTemplate())}>
-              Write the first one
+              Write the first template
             </Button>
           </Empty>
         </div>

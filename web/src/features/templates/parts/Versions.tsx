@@ -18,7 +18,7 @@ export function Versions({ template, open, onClose, onBackTo }: Props) {
   const versions = useVersions(template, open);
   return (
     <Sheet title="Versions of the template" open={open} onClose={onClose}>
-      {versions.isPending && <Loading what="Fetching the versions" />}
+      {versions.isPending && <Loading what="Loading the versions" />}
       {versions.isError && <Trouble text={problemText(versions.error)} />}
       <ol className="grid gap-3">
         {versions.data?.map((one, i) => (
@@ -30,7 +30,7 @@ export function Versions({ template, open, onClose, onBackTo }: Props) {
               </span>
               {i > 0 && (
                 <Button small onClick={() => onBackTo(one.written)}>
-                  take this text
+                  Use this text
                 </Button>
               )}
             </div>

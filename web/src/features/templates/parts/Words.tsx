@@ -31,7 +31,7 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
       <div className="mb-1 flex flex-wrap items-center gap-2">
         <div
           role="group"
-          aria-label="Which form"
+          aria-label="Text form"
           className="flex overflow-hidden rounded border border-line2 bg-sheet text-sm"
         >
           {(['plain', 'rich'] as const).map((one) => (
@@ -59,7 +59,7 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
                 )
               }
             >
-              {form === 'rich' ? 'make the plain text from this' : 'make the rich text from this'}
+              {form === 'rich' ? 'Make plain text from this' : 'Make rich text from this'}
             </Button>
             <Button
               small
@@ -69,7 +69,7 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
                 onChange({ ...written, rich: '' });
               }}
             >
-              without rich text
+              Remove rich text
             </Button>
           </>
         )}
@@ -86,7 +86,7 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
           onChange={(text) => onChange({ ...written, text })}
         />
       ) : (
-        <Suspense fallback={<Loading what="Opening the editor" />}>
+        <Suspense fallback={<Loading what="Loading the editor" />}>
           <RichEditor
             rich={written.rich}
             fields={fields}

@@ -16,7 +16,7 @@ test('a rule is active always until days are given, and always again without the
   const onChange = vi.fn();
   const { rerender } = render(<Active active={undefined} opening={WEEKDAYS} onChange={onChange} />);
   expect(screen.queryByLabelText('from')).toBeNull();
-  fireEvent.click(screen.getByRole('button', { name: 'from day to day …' }));
+  fireEvent.click(screen.getByRole('button', { name: 'on certain days …' }));
   fireEvent.change(screen.getByLabelText('from'), { target: { value: '2026-12-01' } });
   expect(onChange).toHaveBeenLastCalledWith({ hours: 'always', first: '2026-12-01' });
   rerender(

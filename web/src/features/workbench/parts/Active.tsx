@@ -46,7 +46,7 @@ export function Active({ active, opening, onChange }: Props) {
         </>
       ) : (
         <button type="button" className="text-moss hover:underline" onClick={() => setDated(true)}>
-          from day to day …
+          on certain days …
         </button>
       )}
     </span>

@@ -12,13 +12,13 @@ export function AliasTest({ alias }: { alias: string }) {
     <p className="text-sm break-words text-ink2" aria-live="polite">
       Does mail to {alias} arrive?{' '}
       <Button small disabled={send.isPending} onClick={() => send.mutate(alias)}>
-        send a test
+        Send a test
       </Button>{' '}
       {send.isError && <span className="text-clay">{problemText(send.error)}</span>}
       {!send.isError && last && (
         <span className={last.fault ? 'text-clay' : ''}>
           {last.fault
-            ? `It could not be sent: ${last.fault}`
+            ? `It could not be sent: ${last.fault.words}`
             : last.arrivedAt
               ? `It arrived, ${dayAndTime(last.arrivedAt)}.`
               : `Sent, ${dayAndTime(last.sentAt)}; it has not arrived yet.`}

@@ -21,20 +21,20 @@ export function AsReceived({ step, messages, open, onClose, onForwardInstead }: 
   const [at, setAt] = useState(0);
   const seen = useAsReceived(messages[at], step, open);
   return (
-    <Sheet title="As they will see it" open={open} onClose={onClose} wide>
+    <Sheet title="What recipients see" open={open} onClose={onClose} wide>
       <div className="mb-2 flex items-center gap-1">
         <span className="grow truncate text-sm text-ink2">
           {seen.data &&
-            `a message of the evidence, from ${seen.data.original.shown.writer}: ${seen.data.original.shown.subject}`}
+            `a past message, from ${seen.data.original.shown.sender}: ${seen.data.original.shown.subject}`}
         </span>
         <Button small look="quiet" disabled={at >= messages.length - 1} onClick={() => setAt(at + 1)}>
-          earlier
+          Earlier
         </Button>
         <Button small look="quiet" disabled={at === 0} onClick={() => setAt(at - 1)}>
-          later
+          Later
         </Button>
       </div>
-      {seen.isPending && <Loading what="Writing it as it would go out" />}
+      {seen.isPending && <Loading what="Preparing the message" />}
       {seen.isError && <Trouble text={problemText(seen.error)} onRetry={() => void seen.refetch()} />}
       {seen.data && (
         <div className="grid gap-4 min-[900px]:grid-cols-2">
@@ -49,12 +49,19 @@ export function AsReceived({ step, messages, open, onClose, onForwardInstead }: 
       )}
       {step.do === 'redirect' && (
         <Button className="mt-4" onClick={onForwardInstead}>
-          forward it instead
+          Forward it instead
         </Button>
       )}
     </Sheet>
   );
 }
+
+const SEEN: Record<Schemas['SeenOtherwise']['what'], string> = {
+  SENDER: 'from',
+  SUBJECT: 'subject',
+  REPLIES_TO: 'replies go to',
+  ATTACHMENTS: 'attachments',
+};
 
 interface SideProps {
   title: string;
@@ -71,11 +78,11 @@ function Side({ title, glyph, seen, chosen }: SideProps) {
         {chosen && <span className="text-sm font-normal text-ink2">as this rule says</span>}
       </h3>
       <dl className="mt-1 grid grid-cols-[92px_1fr] gap-x-2 rounded-md border border-line px-2.5 py-2 text-sm">
-        <dt className="text-ink2">writer shown</dt>
-        <dd className="break-words">{seen.shown.writer}</dd>
+        <dt className="text-ink2">from</dt>
+        <dd className="break-words">{seen.shown.sender}</dd>
         <dt className="text-ink2">subject</dt>
         <dd className="font-semibold break-words">{seen.shown.subject}</dd>
-        <dt className="text-ink2">answers go to</dt>
+        <dt className="text-ink2">replies go to</dt>
         <dd className="break-words">{seen.shown.answers}</dd>
         {seen.shown.attachments.length > 0 && (
           <>
@@ -92,14 +99,14 @@ function Side({ title, glyph, seen, chosen }: SideProps) {
       >
         {seen.text}
       </div>
-      <h4 className="mt-2 text-sm font-semibold text-ink2">What differs from the message as it came in</h4>
+      <h4 className="mt-2 text-sm font-semibold text-ink2">Differences from the original</h4>
       {seen.differences.length === 0 ? (
         <p className="text-sm">Nothing: it is the same message.</p>
       ) : (
         <ul className="text-sm">
           {seen.differences.map((one) => (
             <li key={one.what} className="break-words">
-              {one.what}: {one.before} → <b>{one.now}</b>
+              {SEEN[one.what]}: {one.before || 'none'} → <b>{one.now || 'none'}</b>
             </li>
           ))}
         </ul>

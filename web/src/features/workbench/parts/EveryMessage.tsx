@@ -1,3 +1,4 @@
+import { useEvidenceDays } from '../../mailbox';
 import { useState } from 'react';
 import { count } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
@@ -13,6 +14,7 @@ interface Props {
 
 /** A rule for every message: a choice of its own, with a yes that states what it means. */
 export function EveryMessage({ draft, window, onChange }: Props) {
+  const days = useEvidenceDays();
   const [asked, setAsked] = useState(false);
   if (draft.everything) {
     return (
@@ -32,11 +34,11 @@ export function EveryMessage({ draft, window, onChange }: Props) {
   return (
     <>
       <Button small look="quiet" onClick={() => setAsked(true)}>
-        every message …
+        Every message …
       </Button>
       <Question
         open={asked}
-        title="Really every message?"
+        title="Pick every message?"
         yes="Yes, every message"
         onNo={() => setAsked(false)}
         onYes={() => {
@@ -45,7 +47,7 @@ export function EveryMessage({ draft, window, onChange }: Props) {
         }}
       >
         This rule would pick out everything that comes in
-        {window === undefined ? '.' : `: ${count(window)} messages of the evidence.`}
+        {window === undefined ? '.' : `: ${count(window)} messages in the last ${days} days.`}
       </Question>
     </>
   );

@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
+import { said } from '../../../test/said';
 import { ask, newDraft } from '../model';
 import type { Evidence } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
@@ -18,8 +19,8 @@ vi.mock('@tanstack/react-virtual', () => ({
 afterEach(cleanup);
 
 const evidence: Evidence = {
-  window: 4212,
-  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7, outsideItsHours: 0 },
+  messages: 4212,
+  counts: { picked: 42, leftOut: 3, stoppedEarlier: 0, laterRulesAct: 28, nearMiss: 7, outsideItsHours: 0 },
   weeks: [4, 6, 5],
   picksOut: [],
   leavesOut: [],
@@ -35,15 +36,15 @@ const evidence: Evidence = {
           rule: 'Schools',
           own: true,
           kind: 'REDIRECT',
-          words: 'redirected to education@ostrel-gardens.example',
+          done: said('redirected to education@ostrel-gardens.example'),
         },
-        { rule: 'Schools', own: true, kind: 'MARK', words: 'marked read' },
-        { rule: 'Tropics', own: false, kind: 'FILE', words: 'filed in Tropics' },
+        { rule: 'Schools', own: true, kind: 'MARK', done: said('marked read') },
+        { rule: 'Tropics', own: false, kind: 'FILE', done: said('filed in Tropics') },
       ],
     },
   ],
   rowsInAll: 42,
-  readBack: '',
+  readBack: said(''),
 };
 
 const asked = ask({ ...newDraft('r'), everything: true });
@@ -80,7 +81,7 @@ test('every counter has its number and filters the messages', () => {
 test('a row marks the words and tells the whole fate, naming other rules', () => {
   panel({});
   expect(screen.getByText('guided visit').tagName).toBe('MARK');
-  expect(screen.getByText('redirected, read, in Tropics (Tropics)')).toBeInTheDocument();
+  expect(screen.getByText('redirected, marked read, filed in Tropics (Tropics)')).toBeInTheDocument();
   expect(screen.getByRole('listitem')).toHaveAttribute('aria-setsize', '42');
 });
 
@@ -102,7 +103,7 @@ test('only a picked message can be left out', () => {
 
 test('before anything is picked out it says how to begin', () => {
   panel({ asked: undefined });
-  expect(screen.getByText(/Begin on the left/)).toBeInTheDocument();
+  expect(screen.getByText(/Start on the left/)).toBeInTheDocument();
   expect(screen.queryByText('42')).toBeNull();
 });
 
@@ -115,6 +116,6 @@ test('a refusal is shown with a way on while the last answer stays', () => {
 });
 
 test('an empty counter says what that means', () => {
-  panel({ evidence: { ...evidence, rows: [], rowsInAll: 0 }, counter: 'TAKEN_EARLIER' });
-  expect(screen.getByText('No earlier rule takes any of this mail away.')).toBeInTheDocument();
+  panel({ evidence: { ...evidence, rows: [], rowsInAll: 0 }, counter: 'STOPPED_EARLIER' });
+  expect(screen.getByText('No earlier rule stops this mail.')).toBeInTheDocument();
 });

@@ -10,14 +10,14 @@ import { LookingThrough } from '../../mailbox';
 import type { Asked } from '../model';
 import type { Counter, Evidence } from '../queries';
 import { EvidenceList } from './EvidenceList';
-import { MadeUp, type Letter } from './MadeUp';
+import { SampleMessage, type Letter } from './SampleMessage';
 import { Pinned } from './Pinned';
 
 const COUNTERS: { counter: Counter; text: string; key: keyof Evidence['counts'] }[] = [
   { counter: 'PICKED', text: 'Picked', key: 'picked' },
   { counter: 'LEFT_OUT', text: 'Left out', key: 'leftOut' },
-  { counter: 'TAKEN_EARLIER', text: 'Taken earlier', key: 'takenEarlier' },
-  { counter: 'ALSO_LATER', text: 'Also later', key: 'alsoLater' },
+  { counter: 'STOPPED_EARLIER', text: 'An earlier rule stops it', key: 'stoppedEarlier' },
+  { counter: 'LATER_RULES_ACT', text: 'Later rules also act', key: 'laterRulesAct' },
   { counter: 'NEAR_MISS', text: 'Near miss', key: 'nearMiss' },
   { counter: 'OUTSIDE_ITS_HOURS', text: 'Outside its hours', key: 'outsideItsHours' },
 ];
@@ -27,7 +27,7 @@ interface Props {
   asked: Asked | undefined;
   order: number;
   error: unknown;
-  /** What is shown belongs to an earlier state of the rule. */
+  /** View belongs to an earlier state of the rule. */
   isBehind: boolean;
   counter: Counter;
   letter: Letter;
@@ -50,7 +50,7 @@ export function EvidencePanel(props: Props) {
       className="flex h-full min-h-0 min-w-0 flex-col"
     >
       <div className="flex min-h-11 shrink-0 flex-wrap items-center gap-1 border-b border-line bg-sheet px-3 py-1">
-        <div role="group" aria-label="How past mail stands to the rule" className="flex flex-wrap gap-1">
+        <div role="group" aria-label="Past mail by result" className="flex flex-wrap gap-1">
           {COUNTERS.map(({ counter: one, text, key }) => (
             <button
               key={one}
@@ -80,11 +80,16 @@ export function EvidencePanel(props: Props) {
         </span>
       </div>
       {writing ? (
-        <MadeUp asked={asked} order={props.order} begin={props.letter} onClose={() => setWriting(false)} />
+        <SampleMessage
+          asked={asked}
+          order={props.order}
+          begin={props.letter}
+          onClose={() => setWriting(false)}
+        />
       ) : (
         <div className="flex justify-end border-b border-line bg-sheet px-3 py-0.5">
           <Button small look="quiet" onClick={() => setWriting(true)}>
-            try a made-up message …
+            Try a sample message …
           </Button>
         </div>
       )}
@@ -97,8 +102,8 @@ export function EvidencePanel(props: Props) {
         )}
         {!asked && (
           <Empty>
-            <p>Here stands the mail this rule would take, as you type.</p>
-            <p className="mt-2">Begin on the left: a domain, an address, or a phrase from a subject.</p>
+            <p>The mail this rule would pick appears here as you type.</p>
+            <p className="mt-2">Start on the left with a domain, an address or a phrase from a subject.</p>
           </Empty>
         )}
         {asked && !evidence && !error && <LookingThrough />}
@@ -126,16 +131,16 @@ export function EvidencePanel(props: Props) {
 function emptyText(counter: Counter): string {
   switch (counter) {
     case 'PICKED':
-      return 'No past message is picked. Look at the near misses, change a value on the left, or try a made-up message.';
+      return 'No past message is picked. Check the near misses, change a value on the left, or try a sample message.';
     case 'LEFT_OUT':
-      return 'No exception spares anything.';
-    case 'TAKEN_EARLIER':
-      return 'No earlier rule takes any of this mail away.';
-    case 'ALSO_LATER':
+      return 'The exceptions leave out nothing.';
+    case 'STOPPED_EARLIER':
+      return 'No earlier rule stops this mail.';
+    case 'LATER_RULES_ACT':
       return 'No later rule acts on the same mail.';
     case 'NEAR_MISS':
-      return 'Nothing misses by one criterion only.';
+      return 'No message fails by one criterion only.';
     case 'OUTSIDE_ITS_HOURS':
-      return 'None of it came while the rule would rest.';
+      return 'All of it came while the rule is active.';
   }
 }

@@ -1,3 +1,4 @@
+import { shortDone } from '../../../lib/steps';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../../api/client';
@@ -20,7 +21,7 @@ interface Props {
   onLeaveOut: (criterion: Criterion) => void;
 }
 
-/** One message of the evidence: the words that matched, its whole fate, and for a picked one a way to leave it out. */
+/** One past message: the words that matched, every step it would get, and for a picked one a way to leave it out. */
 export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }: Props) {
   return (
     <div className="flex h-full border-b border-line bg-sheet hover:bg-ground">
@@ -59,13 +60,10 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
   );
 }
 
-/** "redirected, read, in Seeds (Seed exchange list)"; the rule in hand is not named. */
+/** "redirected, read, in Seeds (Seed exchange list)"; the edited rule is not named. */
 function fateInWords(fate: Schemas['Fate'][]): string {
   const short = fate.map((f) => {
-    const words = f.words
-      .replace(/ to \S+@.*$/, '')
-      .replace(/^marked /, '')
-      .replace(/^filed in /, 'in ');
+    const words = shortDone(f.kind, f.done.words);
     return f.own ? words : `${words} (${f.rule})`;
   });
   return short.length === 0 ? 'stays in the inbox' : short.join(', ');
@@ -103,21 +101,21 @@ function Exceptions({ row, asked, order, onLeaveOut }: LeavingOut) {
   const found = useExceptions(asked, order, row.id);
   return (
     <>
-      <p className="text-sm text-ink2">It doesn’t belong? Leave out mail</p>
+      <p className="text-sm text-ink2">Leave out mail</p>
       {found.isPending && <p className="mt-1 text-sm">looking …</p>}
       {found.isError && <p className="mt-1 text-sm text-clay">{problemText(found.error)}</p>}
       {found.data?.exceptions.length === 0 && (
         <p className="mt-1 text-sm">
-          Nothing tells it from what you want. Add an exception by hand under Leaves out.
+          It has nothing that the other messages lack. Add a criterion under Leaves out yourself.
         </p>
       )}
       <ul className="mt-1 grid gap-1.5">
         {found.data?.exceptions.map((one) => (
-          <li key={one.words} className="flex items-center gap-2">
+          <li key={one.clause.words} className="flex items-center gap-2">
             <span className="min-w-0 grow text-sm">
-              {one.words}
+              {one.clause.words}
               <span className="figures block text-[12.5px] text-ink2">
-                spares {count(one.spares)}, keeps {count(one.keeps)}
+                leaves out {count(one.excludes)}, still picks {count(one.keeps)}
               </span>
             </span>
             <Button small onClick={() => onLeaveOut(one.criterion)}>

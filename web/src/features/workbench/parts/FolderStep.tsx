@@ -22,8 +22,8 @@ const SHOWN = 6;
 
 const EACH: { value: Each; text: string }[] = [
   { value: 'one', text: 'all in this folder' },
-  { value: 'sender', text: 'a folder below it for each sender' },
-  { value: 'value', text: 'a folder below it for each phrase or address listed' },
+  { value: 'sender', text: 'a subfolder for each sender' },
+  { value: 'value', text: 'a subfolder for each phrase or address listed' },
 ];
 
 /** A folder that is there, or one that is made on the spot; or one below it for each value; here or in another mailbox. */
@@ -40,7 +40,7 @@ export function FolderStep({ step, around, onChange }: Props) {
         label="Folder"
         hideLabel
         className="mt-1.5"
-        placeholder="a folder; it is made when it is missing"
+        placeholder="a folder; a missing one is created"
         list={list}
         value={step.folder}
         onChange={(e) => onChange({ ...step, folder: e.target.value })}
@@ -52,7 +52,7 @@ export function FolderStep({ step, around, onChange }: Props) {
       </datalist>
       <OtherMailbox step={step} onChange={onChange} />
       {folder !== '' && folder !== INBOX && !folders.includes(folder) && each === 'one' && (
-        <p className="mt-1 text-sm text-ink2">A new folder: it is made when the first message goes there.</p>
+        <p className="mt-1 text-sm text-ink2">A new folder. It is created with the first message.</p>
       )}
       <p className="mt-1.5 text-sm text-ink2">
         <Choice
@@ -103,18 +103,18 @@ function OtherMailbox({ step, onChange }: Omit<Props, 'around'>) {
         onChoose={take}
       />
       {step.mailbox !== undefined &&
-        ` ${step.do === 'file' ? 'It leaves this mailbox; marks and date go along.' : ''}`}
+        ` ${step.do === 'file' ? 'It leaves this mailbox and keeps its marks and date.' : ''}`}
     </p>
   );
 }
 
 /** The folders there will be. */
 function Below({ folder, values, each }: { folder: string; values: string[]; each: Each }) {
-  const shown = values.length > 0 ? values : each === 'sender' ? ['the writer’s address'] : [];
+  const shown = values.length > 0 ? values : each === 'sender' ? ['the sender’s address'] : [];
   if (shown.length === 0) {
     return (
       <p className="mt-1 text-sm text-clay">
-        The rule lists no phrase and no recipient yet, so all goes in {folder}.
+        The rule lists no phrase or recipient yet, so all mail goes to {folder}.
       </p>
     );
   }

@@ -7,7 +7,7 @@ import { useAddressBook } from '../../addressbook';
 import { ValueChips, withValues } from '../../criteria';
 import type { Step } from '../model';
 import { AsReceived } from './AsReceived';
-import { CoverFields } from './CoverFields';
+import { ForwardFields } from './ForwardFields';
 import { NewColleague, NewGroup } from './OnTheSpot';
 import type { Around } from '../around';
 import { WhatTheySee } from './WhatTheySee';
@@ -91,11 +91,10 @@ export function HandOnStep({ step, around, onChange }: Props) {
       </div>
       {outside.length > 0 && (
         <p className="mt-1.5 text-sm text-clay">
-          {outside.join(', ')} lies outside your own domains: what goes there is held until it has agreed to
-          get mail.
+          {outside.join(', ')} is outside your own domains. Mail to it waits until they agree.
         </p>
       )}
-      {step.do === 'forward' && <CoverFields step={step} around={around} onChange={onChange} />}
+      {step.do === 'forward' && <ForwardFields step={step} around={around} onChange={onChange} />}
       <WhatTheySee step={step} ownAddress={around.ownAddress} />
       <div className="mt-1.5 flex flex-wrap items-center gap-x-1.5">
         <span className="text-sm text-ink2">
@@ -105,13 +104,13 @@ export function HandOnStep({ step, around, onChange }: Props) {
             value={step.leaves ? 'leaves' : 'stays'}
             options={[
               { value: 'stays', text: 'stays in the inbox' },
-              { value: 'leaves', text: 'leaves for the trash, once it was handed on' },
+              { value: 'leaves', text: 'moves to the trash after it is sent on' },
             ]}
             onChoose={(chosen) => onChange(withMember(step, 'leaves', chosen === 'leaves' || undefined))}
           />
         </span>
         <Button small look="quiet" disabled={around.picked.length === 0} onClick={() => setSeeing(true)}>
-          see it as they will …
+          See what recipients see …
         </Button>
       </div>
       {step.do === 'redirect' && <WillItArrive />}

@@ -16,16 +16,14 @@ export function Identity({ from, around, onChange }: Props) {
   const isOurs = from === undefined || from === around.ownAddress || around.ownAddresses.includes(from);
   return (
     <span>
-      written as{' '}
+      sent from{' '}
       <Choice
-        label="written as"
+        label="sent from"
         value={from ?? around.ownAddress}
         options={all.map((value) => ({ value, text: value }))}
         onChoose={(chosen) => onChange(chosen === around.ownAddress ? undefined : chosen)}
       />
-      {!isOurs && (
-        <span className="block text-clay">This address is not the mailbox’s own: it would be held.</span>
-      )}
+      {!isOurs && <span className="block text-clay">Outside address: mail waits until they agree.</span>}
     </span>
   );
 }

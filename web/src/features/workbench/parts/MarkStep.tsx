@@ -10,7 +10,7 @@ interface Props {
   onChange: (step: Step) => void;
 }
 
-type Way = 'set' | 'take off';
+type Way = 'set' | 'remove';
 
 /** Marks that mail programs know (RFC 9051, RFC 8457). */
 const MARKS = [
@@ -19,12 +19,12 @@ const MARKS = [
   { mark: '$Important', text: 'important' },
 ] as const;
 
-/** Marks that are set on a message or taken off it, and tags, each in a colour of its own. */
+/** Marks that are set on a message or removed from it, and tags, each with its own colour. */
 export function MarkStep({ step, tagsInUse, onChange }: Props) {
   const remove = step.remove ?? [];
   const tags = (step.tags ?? []).filter((tag) => tag !== '$Important');
   const has = (mark: string, way: Way) =>
-    way === 'take off'
+    way === 'remove'
       ? remove.includes(mark)
       : ([...step.flags, ...(step.tags ?? [])] as string[]).includes(mark);
   const toggle = (mark: string, way: Way) => {
@@ -37,7 +37,7 @@ export function MarkStep({ step, tagsInUse, onChange }: Props) {
     };
     if (on) {
       onChange(without);
-    } else if (way === 'take off') {
+    } else if (way === 'remove') {
       onChange({ ...without, remove: [...without.remove, mark] });
     } else if (mark.startsWith('\\')) {
       onChange({ ...without, flags: [...without.flags, mark as MarkOf['flags'][number]] });
@@ -47,7 +47,7 @@ export function MarkStep({ step, tagsInUse, onChange }: Props) {
   };
   return (
     <div className="mt-1.5 grid gap-1.5">
-      {(['set', 'take off'] as const).map((way) => (
+      {(['set', 'remove'] as const).map((way) => (
         <div
           key={way}
           role="group"
@@ -77,7 +77,7 @@ export function MarkStep({ step, tagsInUse, onChange }: Props) {
         }
       />
       <Tags
-        label="tags to take off"
+        label="tags to remove"
         tags={remove.filter((mark) => !MARKS.some((known) => known.mark === mark))}
         tagsInUse={tagsInUse}
         onChange={(now) =>

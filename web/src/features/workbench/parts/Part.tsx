@@ -13,7 +13,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** One of the three parts of a rule; only the one in hand is open. */
+/** One of the three parts of a rule; only the current one is open. */
 export function Part({ value, title, aside, closed, below, children }: Props) {
   return (
     <Accordion.Item

@@ -14,8 +14,8 @@ export function Pinned({
     ? 'picked'
     : counters.includes('LEFT_OUT')
       ? 'left out'
-      : counters.includes('TAKEN_EARLIER')
-        ? 'taken earlier'
+      : counters.includes('STOPPED_EARLIER')
+        ? 'an earlier rule stops it'
         : counters.includes('NEAR_MISS')
           ? 'nearly picked'
           : 'not picked';

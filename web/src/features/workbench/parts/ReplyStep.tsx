@@ -21,7 +21,7 @@ interface Props {
   onChange: (step: Step) => void;
 }
 
-/** An answer written here, or taken from a template: its words, where it goes, and how often. */
+/** A reply written here or from a template: its text, where it goes, and how often. */
 export function ReplyStep({ step, around, onChange }: Props) {
   const templates = useTemplates();
   const [making, setMaking] = useState<'new' | 'this'>();
@@ -39,9 +39,9 @@ export function ReplyStep({ step, around, onChange }: Props) {
   return (
     <div className="mt-1.5 grid gap-1.5">
       <p className="text-sm text-ink2">
-        answers with{' '}
+        replies with{' '}
         <Choice
-          label="the answer"
+          label="the reply"
           value={step.template ?? WRITTEN_HERE}
           options={[{ value: WRITTEN_HERE, text: 'a text written here' }, ...options]}
           onChoose={(chosen) =>
@@ -50,20 +50,22 @@ export function ReplyStep({ step, around, onChange }: Props) {
         />
         {step.template !== undefined && known && (
           <Button small look="quiet" onClick={() => setMaking('this')}>
-            look at it …
+            View it …
           </Button>
         )}
         <Button small look="quiet" onClick={() => setMaking('new')}>
-          a new template …
+          New template …
         </Button>
       </p>
       {!known && templates.data && (
-        <p className="text-sm text-clay">This template is gone: answers are held until another is chosen.</p>
+        <p className="text-sm text-clay">
+          This template no longer exists. Replies are held until you choose another.
+        </p>
       )}
       {step.template === undefined && (
         <>
           <TextField
-            label="Subject; left empty, “Auto: ” and theirs"
+            label="Subject (empty: “Auto: ” and the original subject)"
             value={step.subject ?? ''}
             onChange={(e) => onChange({ ...step, subject: e.target.value })}
           />
@@ -79,8 +81,8 @@ export function ReplyStep({ step, around, onChange }: Props) {
       <HowOften step={step} documents={documents} onChange={onChange} />
       <More step={step} around={around} onChange={onChange} />
       <p className="text-sm text-ink2">
-        Never to lists, automatic or mass mail, never twice to one message, and over all rules at most three a
-        day to one writer.
+        Never to lists, automatic or mass mail, never twice to one message, and at most three replies a day to
+        one sender from all rules together.
       </p>
       {around.aliases.map((alias) => (
         <AliasTest key={alias} alias={alias} />
@@ -116,7 +118,7 @@ function HowOften({ step, documents, onChange }: Omit<Props, 'around'> & { docum
     : [{ value: now, text: `once in ${now} days` }, ...OFTEN];
   return (
     <p className="text-sm text-ink2">
-      one writer gets it{' '}
+      each sender gets it{' '}
       <Choice
         label="how often"
         value={now}
@@ -128,7 +130,7 @@ function HowOften({ step, documents, onChange }: Omit<Props, 'around'> & { docum
         }}
       />
       {documents > 0 && step.timesADay === undefined && (
-        <span className="block">It has documents: who asks again on the same day gets nothing this way.</span>
+        <span className="block">Someone who asks again on the same day gets no second reply.</span>
       )}
     </p>
   );
@@ -142,7 +144,7 @@ function More({ step, around, onChange }: Props) {
     return (
       <div>
         <Button small look="quiet" className="-ml-2" onClick={() => setOpen(true)}>
-          quote, copies, written as, in conversations …
+          quote, copies, sent from, in conversations …
         </Button>
       </div>
     );
@@ -160,7 +162,7 @@ function More({ step, around, onChange }: Props) {
           checked={step.quotes === true}
           onChange={(e) => flag('quotes', e.target.checked)}
         />
-        their message stands quoted below
+        quote the original message below
       </label>
       <label className="flex items-center gap-1.5">
         <input
@@ -169,16 +171,16 @@ function More({ step, around, onChange }: Props) {
           checked={step.inConversations === true}
           onChange={(e) => flag('inConversations', e.target.checked)}
         />
-        also where they answer something we wrote
+        also reply when they answer something we sent
       </label>
       <Identity
         from={step.from}
         around={around}
         onChange={(from) => onChange(withMember(step, 'from', from))}
       />
-      <span>a copy, as a message of its own, to</span>
+      <span>send a copy as a separate message to</span>
       <ValueChips
-        label="add an address for a copy of the answer"
+        label="add an address for a copy of the reply"
         values={copies}
         typing={typing}
         isWords={false}
@@ -191,8 +193,8 @@ function More({ step, around, onChange }: Props) {
         onRemove={(gone) => setCopies(copies.filter((_, i) => !gone.includes(i)))}
       />
       <TextField
-        label="Counts together with rules that have the same word here"
-        placeholder="on its own"
+        label="Share the limit with rules that have the same word here"
+        placeholder="not shared"
         value={step.key ?? ''}
         onChange={(e) => onChange(withMember(step, 'key', e.target.value || undefined))}
       />

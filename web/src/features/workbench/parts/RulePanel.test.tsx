@@ -6,6 +6,7 @@ import { afterEach, expect, test } from 'vitest';
 import { ask, newDraft, type Draft } from '../model';
 import { item } from '../../criteria';
 import type { Evidence } from '../queries';
+import { said } from '../../../test/said';
 import { RulePanel } from './RulePanel';
 
 afterEach(cleanup);
@@ -23,14 +24,16 @@ const mailbox = {
 };
 
 const evidence: Evidence = {
-  window: 4212,
-  counts: { picked: 42, leftOut: 3, takenEarlier: 0, alsoLater: 28, nearMiss: 7, outsideItsHours: 0 },
+  messages: 4212,
+  counts: { picked: 42, leftOut: 3, stoppedEarlier: 0, laterRulesAct: 28, nearMiss: 7, outsideItsHours: 0 },
   weeks: [1, 2],
-  picksOut: [{ path: [0], reach: 45, effect: 4081, values: [{ reach: 31 }, { reach: 9, coveredBy: 0 }] }],
+  picksOut: [
+    { path: [0], matches: 45, effect: 4081, values: [{ matches: 31 }, { matches: 9, coveredBy: 0 }] },
+  ],
   leavesOut: [],
   rows: [],
   rowsInAll: 0,
-  readBack: 'Mail with “visit” in the subject is filed in Seeds.',
+  readBack: said('Mail with “visit” in the subject is filed in Seeds.'),
 };
 
 const queries = new QueryClient();
@@ -70,7 +73,7 @@ function draft(more: Partial<Draft> = {}): Draft {
 
 const open = (part: string) => fireEvent.click(screen.getByRole('button', { name: part }));
 
-test('only the part in hand is open, the others are one line each', () => {
+test('only the current part is open, the others are one line each', () => {
   render(<Panel begin={draft({ does: [{ do: 'file', folder: 'Seeds' }] })} />);
   expect(screen.getByText('45 messages of 4,212')).toBeInTheDocument();
   expect(screen.getByText('Seeds')).toBeInTheDocument();
@@ -85,7 +88,7 @@ test('a criterion says what it removes and each value what it takes', () => {
   const card = screen.getByRole('group', { name: 'criterion: words' });
   expect(card).toHaveTextContent('removes 4,081');
   expect(within(card).getByText('31')).toBeInTheDocument();
-  fireEvent.click(within(card).getByText('drop the 1 that others cover'));
+  fireEvent.click(within(card).getByText('remove the 1 that other values cover'));
   expect(latest()?.picksOut[0]?.criterion).toMatchObject({ values: ['visit'] });
 });
 
@@ -97,16 +100,16 @@ test('the rule is read back in one plain line', () => {
 test('under a forward and a redirect stands what the recipient will see', () => {
   const to = ['duty@ostrel-gardens.example'];
   render(<Panel begin={draft({ does: [{ do: 'redirect', to }] })} />);
-  expect(screen.getAllByText('the message’s own writer')).toHaveLength(2);
+  expect(screen.getAllByText('the sender')).toHaveLength(2);
   cleanup();
   render(<Panel begin={draft({ does: [{ do: 'forward', to }] })} />);
-  expect(screen.getByText('Fwd: and its subject')).toBeInTheDocument();
+  expect(screen.getByText('Fwd: and the original subject')).toBeInTheDocument();
 });
 
 test('a destination outside the own domains says that it will be held', () => {
   render(<Panel begin={draft({ does: [{ do: 'redirect', to: ['a@elsewhere.example'] }] })} />);
   open('Does');
-  expect(screen.getByText(/a@elsewhere.example lies outside your own domains/)).toBeInTheDocument();
+  expect(screen.getByText(/a@elsewhere.example is outside your own domains/)).toBeInTheDocument();
 });
 
 test('what the server refuses is shown at the criterion it is about', () => {
@@ -122,9 +125,9 @@ test('what the server refuses is shown at the criterion it is about', () => {
 
 test('a rule for every message needs a yes that states the number', () => {
   render(<Panel begin={draft()} />);
-  fireEvent.click(screen.getByRole('button', { name: 'every message …' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Every message …' }));
   expect(latest()?.everything).not.toBe(true);
-  expect(screen.getByRole('alertdialog')).toHaveTextContent('4,212 messages of the evidence');
+  expect(screen.getByRole('alertdialog')).toHaveTextContent('4,212 messages in the last');
   fireEvent.click(screen.getByRole('button', { name: 'Yes, every message' }));
   expect(latest()?.everything).toBe(true);
 });

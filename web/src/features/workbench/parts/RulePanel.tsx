@@ -1,3 +1,4 @@
+import { useEvidenceDays } from '../../mailbox';
 import { Accordion } from 'radix-ui';
 import { useState } from 'react';
 import { withMember } from '../../../lib/members';
@@ -33,19 +34,20 @@ interface Props {
 const NEW_STEPS: { text: string; step: Step }[] = [
   { text: 'forward it: a new message from you', step: { do: 'forward', to: [] } },
   { text: 'redirect it: the same message, untouched', step: { do: 'redirect', to: [] } },
-  { text: 'reply to its writer', step: { do: 'reply', subject: '', text: '', oncePerDays: 7 } },
+  { text: 'reply to its sender', step: { do: 'reply', subject: '', text: '', oncePerDays: 7 } },
   { text: 'file it in a folder', step: { do: 'file', folder: '' } },
   { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
-  { text: 'archive it', step: { do: 'archive' } },
-  { text: 'take it out of junk', step: { do: 'out of junk' } },
+  { text: 'move it to the archive folder', step: { do: 'archive' } },
+  { text: 'move it out of junk', step: { do: 'out of junk' } },
   { text: 'mark it', step: { do: 'mark', flags: ['\\Seen'] } },
-  { text: 'look at it by a day', step: { do: 'look by', days: 3 } },
-  { text: 'tell me', step: { do: 'tell', sound: 'drop' } },
+  { text: 'remind me', step: { do: 'remind', days: 3 } },
+  { text: 'notify me', step: { do: 'notify', sound: 'drop' } },
   { text: 'keep it in the inbox, whatever else happens', step: { do: 'keep' } },
-  { text: 'put it into the trash', step: { do: 'trash' } },
+  { text: 'move it to the trash', step: { do: 'trash' } },
 ];
 
 export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onChange }: Props) {
+  const days = useEvidenceDays();
   const [open, setOpen] = useState('picks');
   const [deleting, setDeleting] = useState(false);
   const around = aroundOf(draft, mailbox, evidence);
@@ -55,7 +57,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
     onChange({ ...draft, does, ending: byItself ? presetEnding(does) : draft.ending });
   };
   const meet = evidence
-    ? evidence.counts.picked + evidence.counts.leftOut + evidence.counts.takenEarlier
+    ? evidence.counts.picked + evidence.counts.leftOut + evidence.counts.stoppedEarlier
     : undefined;
   return (
     <section data-region aria-label="The rule" className="flex h-full min-h-0 flex-col bg-sheet">
@@ -68,10 +70,10 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           maxLength={200}
           onChange={(e) => onChange({ ...draft, name: e.target.value })}
         />
-        <p className="mt-0.5 line-clamp-4 text-[13.5px] text-ink2" title={evidence?.readBack}>
+        <p className="mt-0.5 line-clamp-4 text-[13.5px] text-ink2" title={evidence?.readBack.words}>
           {asked && evidence
-            ? evidence.readBack
-            : 'It reads back here, in one plain line, once it picks something out.'}
+            ? evidence.readBack.words
+            : 'What the rule does is written here once it picks something out.'}
         </p>
       </div>
       <Accordion.Root
@@ -87,7 +89,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           aside={
             meet === undefined
               ? ''
-              : `${counted(meet, 'message')} of ${evidence?.window.toLocaleString('en-GB')}`
+              : `${counted(meet, 'message')} of ${evidence?.messages.toLocaleString('en-GB')}`
           }
         >
           {!draft.everything && draft.picksOut.length > 1 && (
@@ -122,7 +124,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                   setItems('picksOut', [...draft.picksOut, item(emptyTest('words') as Criterion)])
                 }
               >
-                + another criterion
+                Add a criterion
               </Button>
             )}
             {!draft.everything && (
@@ -140,21 +142,21 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                 ]}
               />
             )}
-            <EveryMessage draft={draft} onChange={onChange} window={evidence?.window} />
+            <EveryMessage draft={draft} onChange={onChange} window={evidence?.messages} />
           </div>
         </Part>
         <Part
           value="leaves"
           title="Leaves out"
           closed={criteriaInBrief(draft.leavesOut) || 'nothing'}
-          aside={evidence ? `spares ${evidence.counts.leftOut}` : ''}
+          aside={evidence ? `leaves out ${evidence.counts.leftOut}` : ''}
         >
           <Items
             items={draft.leavesOut}
             figures={evidence?.leavesOut ?? []}
             faults={faults}
             at="/leavesOut/any"
-            effect="spares"
+            effect="excludes"
             onChange={(items) => setItems('leavesOut', items)}
           />
           <Button
@@ -162,7 +164,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
             look="quiet"
             onClick={() => setItems('leavesOut', [...draft.leavesOut, item(emptyTest('words') as Criterion)])}
           >
-            + an exception
+            Add mail to leave out
           </Button>
         </Part>
         <Part
@@ -191,7 +193,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           <Menu
             trigger={
               <Button small look="quiet">
-                + {draft.does.length === 0 ? 'what it does' : 'another step'}
+                + {draft.does.length === 0 ? 'what it does' : 'another action'}
               </Button>
             }
             items={[
@@ -212,10 +214,10 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
               setDoes([...draft.does, { do: 'delete' }]);
             }}
           >
-            {around.reach === undefined
-              ? 'Nobody can bring it back.'
-              : `Within the evidence window this would have cost ${counted(around.reach, 'message')}, and nobody could bring them back.`}{' '}
-            The trash is the safer place.
+            {around.matches === undefined
+              ? 'It can’t be restored.'
+              : `In the last ${days} days this would have deleted ${counted(around.matches, 'message')} for good.`}{' '}
+            The trash is safer.
           </Question>
         </Part>
       </Accordion.Root>
@@ -238,8 +240,8 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
           label="later rules"
           value={draft.ending}
           options={[
-            { value: 'goes on', text: 'later rules go on' },
-            { value: 'ends here', text: 'ends here' },
+            { value: 'continue', text: 'later rules continue' },
+            { value: 'stop here', text: 'stop here' },
           ]}
           onChoose={(ending) => onChange({ ...draft, ending })}
         />

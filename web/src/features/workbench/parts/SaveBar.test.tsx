@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { Done, MailboxInHand, type DoneLine } from '../../mailbox';
+import { Done, CurrentMailbox, type DoneLine } from '../../mailbox';
 import { newDraft, type Draft } from '../model';
 import { item } from '../../criteria';
 import { SaveBar } from './SaveBar';
@@ -23,7 +23,7 @@ const theirs = {
       name: 'Theirs',
       picksOut: { everything: true },
       does: [],
-      ending: 'goes on',
+      ending: 'continue',
       on: false,
     },
   ],
@@ -69,11 +69,11 @@ function bar(more: Partial<Draft>) {
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <MemoryRouter>
-        <MailboxInHand value="m">
+        <CurrentMailbox value="m">
           <Done value={{ line: undefined, tell: (told) => (line = told) }}>
             <SaveBar draft={draft} begin={draft} isNew picked={42} onSaved={() => {}} onDrop={() => {}} />
           </Done>
-        </MailboxInHand>
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -91,20 +91,20 @@ test('switching on says that past mail stays untouched', async () => {
 
 test('a rule that does nothing yet can be kept paused and not switched on', async () => {
   bar({ does: [] });
-  await waitFor(() => expect(screen.getByRole('button', { name: 'Save, keep paused' })).toBeEnabled());
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save paused' })).toBeEnabled());
   expect(screen.getByRole('button', { name: 'Save and switch on' })).toBeDisabled();
-  expect(screen.getByRole('status')).toHaveTextContent('Say what it does.');
+  expect(screen.getByRole('status')).toHaveTextContent('Choose at least one action to switch this rule on.');
 });
 
-test('a book changed meanwhile is refused with both versions, and mine can be put into theirs', async () => {
+test('a book changed meanwhile is refused with both versions, and mine can be put in their version', async () => {
   refuse = true;
   bar({});
-  await waitFor(() => expect(screen.getByRole('button', { name: 'Save, keep paused' })).toBeEnabled());
-  fireEvent.click(screen.getByRole('button', { name: 'Save, keep paused' }));
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save paused' })).toBeEnabled());
+  fireEvent.click(screen.getByRole('button', { name: 'Save paused' }));
   expect(await screen.findByText(/changed meanwhile by Noor/)).toHaveTextContent(
     'This rule is not in their version.',
   );
-  fireEvent.click(screen.getByRole('button', { name: 'Put my “Mine” into theirs' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Put my “Mine” in their version' }));
   await waitFor(() => expect(saved).toHaveLength(2));
   expect(saved[1]?.baseVersion).toBe(2);
   expect(saved[1]?.document.rules.map((r) => r.name)).toEqual(['Mine', 'Theirs']);

@@ -41,11 +41,11 @@ export function SaveBar({ draft, begin, isNew, picked, difference, onSaved, onDr
             ? ` New mail only; the ${counted(picked, 'past message')} are untouched.`
             : ' New mail only.';
           done.tell({
-            text: on ? `“${rule.name}” is on.${past}` : `“${rule.name}” is kept, paused.`,
+            text: on ? `“${rule.name}” is on.${past}` : `“${rule.name}” is saved and paused.`,
             takeBack: () =>
               saving.mutate(
                 { baseVersion: saved.version, document: base.document },
-                { onSuccess: () => done.tell({ text: `Taken back: “${rule.name}” is as it was.` }) },
+                { onSuccess: () => done.tell({ text: `Undone: “${rule.name}” is as before.` }) },
               ),
           });
           onSaved();
@@ -82,11 +82,11 @@ export function SaveBar({ draft, begin, isNew, picked, difference, onSaved, onDr
         </span>
         {begin !== draft && (
           <Button look="quiet" onClick={onDrop}>
-            {isNew ? 'Begin anew' : 'Back to the live rule'}
+            {isNew ? 'Start again' : 'Discard changes'}
           </Button>
         )}
         <Button disabled={!now || !asked || saving.isPending} onClick={() => now && save(false, now)}>
-          {draft.on ? 'Save and pause' : 'Save, keep paused'}
+          {draft.on ? 'Save and pause' : 'Save paused'}
         </Button>
         <Button
           look="go"
@@ -118,10 +118,10 @@ function Conflict({ problem, name, id, onMine }: ConflictProps) {
           : 'This rule is not in their version.'}
       </span>
       <a className="font-semibold text-moss" href="/rules" target="_blank" rel="noreferrer">
-        look at theirs
+        View their version
       </a>
       <Button small look="danger" onClick={onMine}>
-        Put {name ? `my “${name}”` : 'mine'} into theirs
+        Put {name ? `my “${name}”` : 'mine'} in their version
       </Button>
     </div>
   );
@@ -141,12 +141,12 @@ function changes(
   difference: Schemas['Difference'] | undefined,
 ): string {
   if (isNew) {
-    return 'Not saved yet; kept as a draft.';
+    return 'Not saved yet. Your draft is kept.';
   }
   if (begin === draft) {
-    return 'As it is saved.';
+    return 'No unsaved changes.';
   }
   return difference
-    ? `Against the live rule: +${count(difference.more)} picked, −${count(difference.fewer)}. Kept as a draft.`
-    : 'Changed, not saved yet; kept as a draft.';
+    ? `Against the live rule: +${count(difference.more)} picked, −${count(difference.fewer)}. Your draft is kept.`
+    : 'Changed, not saved yet. Your draft is kept.';
 }

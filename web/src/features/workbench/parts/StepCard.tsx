@@ -23,14 +23,14 @@ const NAMES: Record<Step['do'], string> = {
   reply: 'reply',
   file: 'file in',
   mark: 'mark',
-  'look by': 'look at it by',
+  remind: 'remind me',
   copy: 'copy to',
-  'out of junk': 'take out of junk',
-  archive: 'archive it',
-  trash: 'put into the trash',
+  'out of junk': 'move out of junk',
+  archive: 'move to the archive folder',
+  trash: 'move to the trash',
   delete: 'delete for good',
   keep: 'keep in the inbox',
-  tell: 'tell me',
+  notify: 'notify me',
 };
 
 export function StepCard({ step, around, onChange, onRemove }: Props) {
@@ -69,10 +69,10 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
       return <FolderStep step={step} around={around} onChange={onChange} />;
     case 'mark':
       return <MarkStep step={step} tagsInUse={known.tags} onChange={onChange} />;
-    case 'look by':
+    case 'remind':
       return (
         <p className="mt-1.5 text-sm text-ink2">
-          flagged, and on the Desk until then:{' '}
+          The message is flagged, and the Desk reminds you:{' '}
           <Choice
             label="by when"
             value={String(step.days)}
@@ -84,28 +84,28 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
     case 'delete':
       return (
         <p className="mt-1.5 text-sm text-clay">
-          Nobody can bring it back.{' '}
-          {around.reach === undefined
+          It can’t be restored.{' '}
+          {around.matches === undefined
             ? ''
-            : `Within the evidence window this would have cost ${around.reach} messages.`}{' '}
-          The trash is the safer place.
+            : `Within the evidence period this would have deleted ${around.matches} messages.`}{' '}
+          The trash is safer.
         </p>
       );
     case 'out of junk':
       return (
         <p className="mt-1.5 text-sm text-ink2">
-          New mail that the mail server takes for junk is looked at, too, and what this rule picks goes to the
-          inbox, marked as not junk. Other junk stays where it is, and none of it is answered.
+          The rule also checks new mail that the mail server puts in the junk folder. What it picks moves to
+          the inbox, marked as not junk. Other junk stays where it is and is never answered.
         </p>
       );
-    case 'tell':
+    case 'notify':
       return <TellStep step={step} onChange={onChange} />;
     default:
       return null;
   }
 }
 
-type TellOf = Extract<Step, { do: 'tell' }>;
+type TellOf = Extract<Step, { do: 'notify' }>;
 
 const SOUNDS: { value: NonNullable<TellOf['sound']>; text: string }[] = [
   { value: 'none', text: 'no sound' },
@@ -117,7 +117,7 @@ const SOUNDS: { value: NonNullable<TellOf['sound']>; text: string }[] = [
 function TellStep({ step, onChange }: { step: TellOf; onChange: (step: Step) => void }) {
   return (
     <p className="mt-1.5 text-sm text-ink2">
-      a notice in the browser while Jubek is open, with{' '}
+      show a notice in the browser while Jubek is open, with{' '}
       <Choice
         label="sound"
         value={step.sound ?? 'none'}

@@ -5,7 +5,7 @@ import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testi
 import { useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { MailboxInHand } from '../../mailbox';
+import { CurrentMailbox } from '../../mailbox';
 import type { Step } from '../model';
 import type { Around } from '../around';
 import { StepCard } from './StepCard';
@@ -18,11 +18,11 @@ const around: Around = {
   senders: [],
   listed: [],
   picked: [7, 6],
-  reach: 42,
+  matches: 42,
 };
 
-const seen = (writer: string, differences: { what: string; before: string; now: string }[]) => ({
-  shown: { writer, to: '', subject: 's', answers: writer, attachments: [] },
+const seen = (sender: string, differences: { what: string; before: string; now: string }[]) => ({
+  shown: { sender, to: '', subject: 's', answers: sender, attachments: [] },
   text: 'hello',
   rich: false,
   differences,
@@ -64,7 +64,7 @@ beforeEach(() => {
       asked.push(await request.json());
       return answer({
         original: seen('Anna', []),
-        forwarded: seen('Visits desk', [{ what: 'writer shown', before: 'Anna', now: 'Visits desk' }]),
+        forwarded: seen('Visits desk', [{ what: 'SENDER', before: 'Anna', now: 'Visits desk' }]),
         redirected: seen('Anna', []),
       });
     }
@@ -112,7 +112,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-function InHand({ begin, more }: { begin: Step; more: Partial<Around> }) {
+function EditedStep({ begin, more }: { begin: Step; more: Partial<Around> }) {
   const [step, setStep] = useState(begin);
   return (
     <StepCard
@@ -131,9 +131,9 @@ function show(begin: Step, more: Partial<Around> = {}) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <MailboxInHand value="m">
-          <InHand begin={begin} more={more} />
-        </MailboxInHand>
+        <CurrentMailbox value="m">
+          <EditedStep begin={begin} more={more} />
+        </CurrentMailbox>
       </MemoryRouter>
     </QueryClientProvider>,
   );
@@ -146,12 +146,12 @@ async function choose(what: RegExp, chosen: string) {
   fireEvent.click(await screen.findByRole('menuitemradio', { name: chosen }));
 }
 
-test('an answer goes to each request, quoted, with a copy, where the rule says so', async () => {
+test('a reply goes to each request, quoted, with a copy, where the rule says so', async () => {
   show({ do: 'reply', subject: '', text: 'Thank you.', oncePerDays: 7 });
   await choose(/^how often/, 'at each request, at most 3 a day');
   fireEvent.click(screen.getByRole('button', { name: /quote, copies/ }));
-  fireEvent.click(screen.getByLabelText('their message stands quoted below'));
-  const copy = screen.getByLabelText('add an address for a copy of the answer');
+  fireEvent.click(screen.getByLabelText('quote the original message below'));
+  const copy = screen.getByLabelText('add an address for a copy of the reply');
   fireEvent.change(copy, { target: { value: 'noor@ostrel-gardens.example' } });
   fireEvent.keyDown(copy, { key: 'Enter' });
   expect(steps.at(-1)).toEqual({
@@ -164,34 +164,34 @@ test('an answer goes to each request, quoted, with a copy, where the rule says s
   });
 });
 
-test('an answer to a form needs the form named, and says why', async () => {
+test('a reply to a form needs the form named, and says why', async () => {
   show({ do: 'reply', subject: '', text: 'Thank you.' });
-  await choose(/^where the answer goes/, 'the address in its text');
-  expect(screen.getByText(/only forms you name here are answered so/)).toBeVisible();
+  await choose(/^where the reply goes/, 'the address in its text');
+  expect(screen.getByText(/only the forms you name here/)).toBeVisible();
   const form = screen.getByLabelText('add the sender of a form');
   fireEvent.change(form, { target: { value: 'form@ostrel-gardens.example' } });
   fireEvent.keyDown(form, { key: 'Enter' });
   expect(steps.at(-1)).toMatchObject({ answersTo: { part: 'text', forms: ['form@ostrel-gardens.example'] } });
-  await choose(/^where the answer goes/, 'its Reply-To');
+  await choose(/^where the reply goes/, 'its Reply-To');
   expect(screen.getByText(/Anybody can write any address there/)).toBeVisible();
-  await choose(/^where the answer goes/, 'its return path');
+  await choose(/^where the reply goes/, 'its return path');
   expect(steps.at(-1)).not.toHaveProperty('answersTo');
 });
 
 test('a test of the alias says whether it arrived', async () => {
   show({ do: 'reply', subject: '', text: 'x' }, { aliases: ['schools@ostrel-gardens.example'] });
-  fireEvent.click(screen.getByRole('button', { name: 'send a test' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Send a test' }));
   expect(await screen.findByText(/It arrived,/)).toBeVisible();
 });
 
 test('a forward has its own subject and way of answers, and its three lines follow', async () => {
   show({ do: 'forward', to: ['noor@ostrel-gardens.example'] });
-  expect(screen.getByText('Fwd: and its subject')).toBeVisible();
-  fireEvent.click(screen.getByRole('button', { name: /subject, form, where answers go/ }));
+  expect(screen.getByText('Fwd: and the original subject')).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: /subject, form, where replies go/ }));
   await choose(/^the subject/, 'a new subject');
   fireEvent.change(screen.getByLabelText('New subject'), { target: { value: 'For the guides' } });
-  await choose(/^answers go/, 'to the writer and to us');
-  await choose(/^written as/, 'photos@ostrel-gardens.example');
+  await choose(/^replies go/, 'to the sender and to us');
+  await choose(/^sent from/, 'photos@ostrel-gardens.example');
   expect(steps.at(-1)).toEqual({
     do: 'forward',
     to: ['noor@ostrel-gardens.example'],
@@ -200,7 +200,7 @@ test('a forward has its own subject and way of answers, and its three lines foll
     from: 'photos@ostrel-gardens.example',
   });
   expect(screen.getByText('For the guides')).toBeVisible();
-  expect(screen.getByText('the message’s own writer and photos@ostrel-gardens.example')).toBeVisible();
+  expect(screen.getByText('the sender and photos@ostrel-gardens.example')).toBeVisible();
 });
 
 test('groups and people come from the address book, and outside addresses are warned of', async () => {
@@ -214,26 +214,24 @@ test('groups and people come from the address book, and outside addresses are wa
   const box = screen.getByLabelText('add an address to redirect to');
   fireEvent.change(box, { target: { value: 'tom@elsewhere.example' } });
   fireEvent.keyDown(box, { key: 'Enter' });
-  expect(screen.getByText(/tom@elsewhere.example lies outside your own domains/)).toBeVisible();
+  expect(screen.getByText(/tom@elsewhere.example is outside your own domains/)).toBeVisible();
 });
 
 test('a message is seen as it will be, message by message, and a redirect may become a forward', async () => {
   show({ do: 'redirect', to: ['noor@ostrel-gardens.example'] });
-  fireEvent.click(screen.getByRole('button', { name: /see it as they will/ }));
+  fireEvent.click(screen.getByRole('button', { name: /See what recipients see/ }));
   const redirected = await screen.findByRole('region', { name: 'redirected' });
   expect(within(redirected).getByText('Nothing: it is the same message.')).toBeVisible();
-  expect(screen.getByRole('region', { name: 'forwarded' })).toHaveTextContent(
-    'writer shown: Anna → Visits desk',
-  );
-  fireEvent.click(screen.getByRole('button', { name: 'earlier' }));
+  expect(screen.getByRole('region', { name: 'forwarded' })).toHaveTextContent('from: Anna → Visits desk');
+  fireEvent.click(screen.getByRole('button', { name: 'Earlier' }));
   await waitFor(() => expect(asked.map((one) => one['message'])).toEqual([7, 6]));
-  fireEvent.click(screen.getByRole('button', { name: 'forward it instead' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Forward it instead' }));
   expect(steps.at(-1)).toEqual({ do: 'forward', to: ['noor@ostrel-gardens.example'] });
 });
 
-test('marks are set or taken off, never both', () => {
+test('marks are set or removed, never both', () => {
   show({ do: 'mark', flags: ['\\Seen'] });
-  const off = screen.getByRole('group', { name: 'take off marks' });
+  const off = screen.getByRole('group', { name: 'remove marks' });
   fireEvent.click(within(off).getByRole('button', { name: 'read' }));
   expect(steps.at(-1)).toMatchObject({ flags: [], remove: ['\\Seen'] });
   const on = screen.getByRole('group', { name: 'set marks' });
@@ -243,8 +241,8 @@ test('marks are set or taken off, never both', () => {
 });
 
 test.each([
-  ['a folder below it for each sender', ['Sorted/anna@school.example', 'Sorted/norrskola.example']],
-  ['a folder below it for each phrase or address listed', ['Sorted/guided tour']],
+  ['a subfolder for each sender', ['Sorted/anna@school.example', 'Sorted/norrskola.example']],
+  ['a subfolder for each phrase or address listed', ['Sorted/guided tour']],
 ])('%s: the folders there will be are shown', (each, wanted) => {
   show(
     { do: 'file', folder: 'Sorted' },
@@ -262,7 +260,7 @@ test('a message may be filed in another mailbox of one’s own, and back in this
   open(/^mailbox/);
   fireEvent.click(screen.getByRole('menuitemradio', { name: 'in seeds@ostrel-gardens.example' }));
   expect(steps.at(-1)).toEqual({ do: 'file', folder: 'INBOX', mailbox: 'seeds@ostrel-gardens.example' });
-  expect(screen.getByText(/marks and date go along/)).toBeVisible();
+  expect(screen.getByText(/keeps its marks and date/)).toBeVisible();
   open(/^mailbox/);
   fireEvent.click(screen.getByRole('menuitemradio', { name: 'in this mailbox' }));
   expect(steps.at(-1)).toEqual({ do: 'file', folder: '' });
@@ -270,7 +268,7 @@ test('a message may be filed in another mailbox of one’s own, and back in this
 
 test('deleting for good says what it would have cost', () => {
   show({ do: 'delete' });
-  expect(screen.getByText(/would have cost 42 messages/)).toBeVisible();
+  expect(screen.getByText(/would have deleted 42 messages/)).toBeVisible();
 });
 
 test('a colleague is written down over the evidence and becomes the destination', async () => {
@@ -287,7 +285,7 @@ test('a colleague is written down over the evidence and becomes the destination'
 
 test('a template is written over the evidence, and the rule answers from it', async () => {
   show({ do: 'reply', subject: '', text: '' });
-  fireEvent.click(screen.getByRole('button', { name: 'a new template …' }));
+  fireEvent.click(screen.getByRole('button', { name: 'New template …' }));
   fireEvent.change(await screen.findByLabelText('Name of the template'), { target: { value: 'Visits' } });
   const sheet = screen.getByRole('dialog', { name: 'A new template' });
   const text = await within(sheet).findByLabelText('Text');

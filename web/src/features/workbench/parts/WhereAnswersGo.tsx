@@ -12,12 +12,12 @@ const USUAL = '(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+
 
 const WHERE: { value: To['part']; text: string }[] = [
   { value: 'return path', text: 'its return path' },
-  { value: 'from', text: 'its writer in From' },
+  { value: 'from', text: 'its sender in From' },
   { value: 'reply to', text: 'its Reply-To' },
   { value: 'text', text: 'the address in its text' },
 ];
 
-/** Where the answer goes: the return path, or by choice somewhere else, with a word of warning. */
+/** Where the reply goes: the return path, or by choice somewhere else, with a word of warning. */
 export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (step: Step) => void }) {
   const [typing, setTyping] = useState('');
   const part = step.answersTo?.part ?? 'return path';
@@ -27,7 +27,7 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
     <div className="text-sm text-ink2">
       goes to{' '}
       <Choice
-        label="where the answer goes"
+        label="where the reply goes"
         value={part}
         options={WHERE}
         onChoose={(chosen) =>
@@ -42,15 +42,15 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
       />
       {(part === 'from' || part === 'reply to') && (
         <p>
-          Anybody can write any address there. The return path is where the mail really came from, and where
-          automatic answers belong.
+          Anybody can write any address there. The return path is where the mail really came from, so
+          automatic replies go there.
         </p>
       )}
       {inText && (
         <div className="mt-1 grid gap-1">
           <p>
-            For mail that a web form sends: whoever fills it in decides where the answer goes, so only forms
-            you name here are answered so.
+            For mail from a web form. The person who fills it in decides where the reply goes, so only the
+            forms you name here are answered this way.
           </p>
           <ValueChips
             label="add the sender of a form"

@@ -11,7 +11,7 @@ import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './EvidencePanel';
 import { RulePanel } from './RulePanel';
 import { SaveBar } from './SaveBar';
-import { RuleInHand } from './WillItArrive';
+import { EditedRule } from './WillItArrive';
 
 const KEEP_AFTER = 700;
 const FIRST_ROWS = 40;
@@ -35,7 +35,7 @@ export function Workbench() {
     return <Navigate to={`/rules/${fresh}`} state={{ fresh: true }} replace />;
   }
   if (book.isPending || mailbox.isPending || drafts.isPending) {
-    return <Loading what="Opening the rule" />;
+    return <Loading what="Loading the rule" />;
   }
   if (book.isError || mailbox.isError || drafts.isError) {
     const failed = book.error ?? mailbox.error ?? drafts.error;
@@ -52,7 +52,7 @@ export function Workbench() {
   if (!found && !kept && !handed.fresh) {
     return (
       <div className="p-4">
-        <Trouble text="There is no such rule any more." onRetry={() => void navigate('/rules')} />
+        <Trouble text="This rule no longer exists." onRetry={() => void navigate('/rules')} />
       </div>
     );
   }
@@ -93,7 +93,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
     setDraft({ ...draft, leavesOut: [...draft.leavesOut, item(criterion)] });
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <div className="flex border-b border-line min-[900px]:hidden" role="group" aria-label="What is shown">
+      <div className="flex border-b border-line min-[900px]:hidden" role="group" aria-label="View">
         {(['rule', 'evidence'] as const).map((side) => (
           <button
             key={side}
@@ -110,7 +110,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         <div
           className={`w-full border-r border-line min-[900px]:block min-[900px]:w-[440px] min-[900px]:shrink-0 ${narrow === 'rule' ? '' : 'hidden'}`}
         >
-          <RuleInHand value={{ asked, order: draft.order }}>
+          <EditedRule value={{ asked, order: draft.order }}>
             <RulePanel
               draft={draft}
               asked={asked}
@@ -120,7 +120,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
               rules={rules.length + (isNew ? 1 : 0)}
               onChange={setDraft}
             />
-          </RuleInHand>
+          </EditedRule>
         </div>
         <div className={`min-w-0 grow min-[900px]:block ${narrow === 'evidence' ? '' : 'hidden'}`}>
           <EvidencePanel

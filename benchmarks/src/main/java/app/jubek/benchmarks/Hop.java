@@ -2,6 +2,8 @@ package app.jubek.benchmarks;
 
 import app.jubek.demo.postoffice.PostOffice;
 import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,38 +18,47 @@ import java.util.concurrent.ConcurrentHashMap;
  * From the acceptance of a message by SMTP to the acceptance of its forward: by Jubek, and in the same run by a bare
  * loop that waits by IDLE, fetches and sends, and does nothing else.
  *
- * <p>Arguments: the server's jar, the JDBC address of an empty database, a folder to work in.
+ * <p>Arguments: the class path of the server with the demo's part, the JDBC address of an empty database, a folder to work
+ * in. Ports are taken as they are free.
  */
 public final class Hop {
     private static final int ROUNDS = 50;
     private static final int WARM_UP = 20;
     private static final long LIMIT_MS = 30_000;
-    private static final PostOffice.Settings BASE = new PostOffice.Settings(Path.of("."), 8681, 8682, 8683, "ostrel");
+    private static final long START_LIMIT_MS = 180_000;
     private static final String RULES = """
-            {"format":"jubek-rule-book","formatVersion":1,"rules":[{"id":"hop","version":1,"name":"hop",
+            {"format":"jubek-rule-book","formatVersion":2,"rules":[{"id":"hop","version":1,"name":"hop",
             "picksOut":{"part":"subject","how":"contains","values":["hop"]},
-            "does":[{"do":"forward","to":["gate@ostrel-gardens.example"]}],"ending":"goes on","on":true}]}""";
+            "does":[{"do":"forward","to":["gate@ostrel-gardens.example"]}],"ending":"continue","on":true}]}""";
 
     private final Map<String, Long> accepted = new ConcurrentHashMap<>();
     private final PostOffice.Settings settings;
 
-    private Hop(Path folder) {
-        settings = new PostOffice.Settings(
-                folder.resolve("post"), BASE.smtpPort(), BASE.imapPort(), BASE.controlPort(), BASE.password());
+    private Hop(Path folder) throws IOException {
+        settings = new PostOffice.Settings(folder.resolve("post"), freePort(), freePort(), freePort(), "ostrel");
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return socket.getLocalPort();
+        }
     }
 
     public static void main(String[] arguments) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory(Path.of(arguments[2]), "hop");
-        new Hop(folder).run(Path.of(arguments[0]), arguments[1], folder);
+        new Hop(folder).run(arguments[0], arguments[1], folder);
+        System.exit(0); // the simulated mail servers leave threads behind
     }
 
-    private void run(Path jar, String database, Path folder) throws IOException, InterruptedException {
+    private void run(String classes, String database, Path folder) throws IOException, InterruptedException {
         try (PostOffice office = new PostOffice(settings, this::note)) {
             office.open(List.of("visits@ostrel-gardens.example", "bare@ostrel-gardens.example"));
             office.start();
-            Process server = server(jar, database, folder);
+            Process server = server(classes, database, folder);
             try (BareLoop bare = new BareLoop(settings)) {
                 bare.start();
+                awaitFirst(server, "visits");
+                awaitFirst(server, "bare");
                 List<Double> jubek = new ArrayList<>();
                 List<Double> loop = new ArrayList<>();
                 for (int i = 0; i < WARM_UP + ROUNDS; i++) {
@@ -66,13 +77,27 @@ public final class Hop {
         }
     }
 
-    private void note(byte[] octets) {
+    private void note(byte[] bytes) {
         long now = System.nanoTime();
-        String head = new String(octets, 0, Math.min(octets.length, 2_000), StandardCharsets.ISO_8859_1);
+        String head = new String(bytes, 0, Math.min(bytes.length, 2_000), StandardCharsets.ISO_8859_1);
         Arrays.stream(head.split("\r\n"))
                 .filter(line -> line.startsWith("Subject: "))
                 .findFirst()
                 .ifPresent(line -> accepted.putIfAbsent(line.substring(9), now));
+    }
+
+    /** What comes in before a mailbox is watched is past mail and stays; so letters are sent until one is forwarded. */
+    private void awaitFirst(Process server, String mailbox) throws InterruptedException {
+        long end = System.nanoTime() + START_LIMIT_MS * 1_000_000;
+        int sent = 0;
+        while (accepted.keySet().stream().noneMatch(subject -> subject.startsWith("Fwd: first hop of " + mailbox))) {
+            if (!server.isAlive() || System.nanoTime() > end) {
+                throw new IllegalStateException("nothing was forwarded from " + mailbox + "; see server.log");
+            }
+            new Letter("first hop of " + mailbox + " " + sent++, mailbox + "@ostrel-gardens.example")
+                    .send(settings.smtpPort());
+            Thread.sleep(1_000);
+        }
     }
 
     /** Milliseconds of one hop. */
@@ -89,10 +114,12 @@ public final class Hop {
         return (accepted.get("Fwd: " + subject) - accepted.get(subject)) / 1e6;
     }
 
-    private Process server(Path jar, String database, Path folder) throws IOException, InterruptedException {
+    private Process server(String classes, String database, Path folder) throws IOException {
         Path rules = Files.writeString(folder.resolve("rules.json"), RULES);
-        List<String> command = new ArrayList<>(List.of("java", "-Xmx1g", "-jar", jar.toString(), "--server.port=8680"));
+        List<String> command =
+                new ArrayList<>(List.of("java", "-Xmx1g", "-cp", classes, "app.jubek.server.JubekApplication"));
         Map.ofEntries(
+                        Map.entry("server.port", freePort()),
                         Map.entry("spring.datasource.url", database),
                         Map.entry("jubek.data-dir", folder.resolve("jubek")),
                         Map.entry("jubek.demo.post-office", "http://127.0.0.1:" + settings.controlPort()),
@@ -112,12 +139,10 @@ public final class Hop {
                         Map.entry("jubek.mailbox.user", "visits@ostrel-gardens.example"),
                         Map.entry("jubek.mailbox.password", settings.password()))
                 .forEach((name, value) -> command.add("--" + name + "=" + value));
-        Process process = new ProcessBuilder(command)
+        return new ProcessBuilder(command)
                 .redirectOutput(folder.resolve("server.log").toFile())
                 .redirectErrorStream(true)
                 .start();
-        Thread.sleep(25_000);
-        return process;
     }
 
     private static void report(List<Double> jubek, List<Double> loop) {

@@ -1,20 +1,19 @@
 package app.jubek.cli;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
-import app.jubek.core.decide.Surroundings;
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.safety.HopMark;
-import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
-import app.jubek.core.template.Prepared;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.wording.Wording;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -23,7 +22,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -97,10 +95,10 @@ final class Decide implements Callable<Integer> {
         file.notCarried().forEach(note -> err.println("not carried: " + note));
         CompiledBook book = CompiledBook.of(file.book());
         Progress progress = new Progress(err);
-        MailSource.each(mail, (name, octets) -> {
-            ReadMessage message = reading.read(octets);
+        MailSource.each(mail, (name, bytes) -> {
+            ReadMessage message = reading.read(bytes);
             Instant now = fixed.or(message::receivedByItself).orElseGet(clock::instant);
-            tell(name, message, Engine.decide(book, message, surroundings(own, now, in)));
+            tell(name, message, Engine.decide(book, message, context(own, now, in)));
             progress.one();
         });
         progress.done();
@@ -112,24 +110,18 @@ final class Decide implements Callable<Integer> {
         String id = message.messageId().orElse(name);
         if (text) {
             out.println(id + "  " + message.subject());
-            decision.inWords().forEach(line -> out.println("  " + line));
+            decision.statements()
+                    .forEach(line -> out.println("  " + Wording.english().of(line)));
         } else {
             out.println(DecisionJson.write(id, message, decision, explain));
         }
     }
 
-    private static Surroundings surroundings(OwnSide own, Instant at, ZoneId zone) {
+    private static DecisionContext context(OwnSide own, Instant at, ZoneId zone) {
         String mailbox = own.identity().address();
-        Setting setting = new Setting(own, AddressBook.empty(), at, at, zone, false, mailbox, "INBOX");
-        HopMark hops = new HopMark(new byte[32]);
-        return new Surroundings(
-                setting,
-                Opening.usual(zone),
-                Ledger.empty(),
-                hops,
-                Map.of(),
-                Prepared.nothing(),
-                new Surroundings.Agreed.Everybody());
+        MessageContext context =
+                new MessageContext(own, AddressBook.empty(), at, at, zone, false, mailbox, "INBOX", false);
+        return DecisionContext.tryingOut(context, Opening.usual(zone), new HopMark(new byte[32]));
     }
 
     private Instant instant(String written) {

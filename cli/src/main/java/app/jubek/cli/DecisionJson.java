@@ -5,8 +5,9 @@ import app.jubek.core.decide.Outcome;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
-import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
+import app.jubek.core.wording.Wording;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +30,8 @@ final class DecisionJson {
             (not.waits() ? held : withheld)
                     .addObject()
                     .put("do", name(not.planned().step()))
-                    .put("because", not.why());
+                    .put("code", not.reason().id())
+                    .put("because", Wording.english().of(not.statement()));
         }
         ArrayNode picked = node.putArray("picked");
         decision.trace().stream()
@@ -41,15 +43,10 @@ final class DecisionJson {
             decision.trace()
                     .forEach(outcome -> trace.addObject()
                             .put("rule", outcome.rule().name())
-                            .put("outcome", outcome(outcome))
-                            .put("because", outcome.inWords()));
+                            .put("code", outcome.statement().code())
+                            .put("because", Wording.english().of(outcome.statement())));
         }
         return node;
-    }
-
-    private static String outcome(Outcome outcome) {
-        String name = outcome.getClass().getSimpleName();
-        return name.replaceAll("(?<=[a-z])(?=[A-Z])", " ").toLowerCase(Locale.ROOT);
     }
 
     private static String name(Step step) {
@@ -86,9 +83,9 @@ final class DecisionJson {
                     same.get(0).sending().map(out -> out.letter().subject()).orElse("");
             node.put("subject", Step.Reply.subject(own, message.subject()));
         } else if (step instanceof Step.File file) {
-            into(node, file.into());
+            into(node, file.target());
         } else if (step instanceof Step.Copy copy) {
-            into(node, copy.into());
+            into(node, copy.target());
         } else if (step instanceof Step.Mark mark) {
             ArrayNode flags = node.putArray("flags");
             mark.add().forEach(flags::add);
@@ -98,7 +95,7 @@ final class DecisionJson {
         return node;
     }
 
-    private static void into(ObjectNode node, Into into) {
+    private static void into(ObjectNode node, TargetFolder into) {
         node.put("folder", into.folder());
         into.mailbox().ifPresent(other -> node.put("mailbox", other.address()));
     }

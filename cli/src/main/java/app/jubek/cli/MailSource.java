@@ -22,7 +22,7 @@ final class MailSource {
         /**
          * @param name of the file, with the message's number where there are several in it
          */
-        void take(String name, byte[] octets);
+        void take(String name, byte[] bytes);
     }
 
     static void each(Path path, Taker taker) {

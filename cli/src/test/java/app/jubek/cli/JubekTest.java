@@ -83,9 +83,9 @@ class JubekTest {
         Path rules = file("a.sieve", "vacation \"Thank you.\"; if size :over 1M { discard; }");
         decide(rules, file("a.eml", "List-Id: <l.example>\n" + MAIL), "--explain");
         assertThat(out)
-                .contains("\"withheld\":[{\"do\":\"reply\",\"because\":\"")
-                .contains("\"trace\":[{\"rule\":\"line 1, column 1\",\"outcome\":\"picked\"")
-                .contains("\"outcome\":\"not matched\"");
+                .contains("\"withheld\":[{\"do\":\"reply\",\"code\":\"LIST\",\"because\":\"")
+                .contains("\"trace\":[{\"rule\":\"line 1, column 1\",\"code\":\"OUTCOME_PICKED")
+                .contains("\"code\":\"OUTCOME_NOT_MATCHED\"");
         decide(rules, file("a.eml", MAIL), "--text");
         assertThat(out).startsWith("<1@norrskola.example>  Guided visit\n").contains("It stays in the inbox.");
     }

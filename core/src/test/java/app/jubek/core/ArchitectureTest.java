@@ -6,7 +6,9 @@ import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nam
 import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.wording.Wording;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -19,11 +21,16 @@ class ArchitectureTest {
     /** Lower packages first; each may know only those before it. */
     private static final List<String> ORDER = List.of(
             "text",
+            "matching",
+            "wording",
             "address",
             "message",
+            "reading",
             "people",
             "template",
             "criteria",
+            "view",
+            "explain",
             "compiled",
             "step",
             "schedule",
@@ -41,6 +48,12 @@ class ArchitectureTest {
     private final JavaClasses classes = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("app.jubek.core");
+
+    @Test
+    void everyPackageHasItsPlaceInTheOrder() {
+        assertThat(classes.stream().map(type -> type.getPackageName().substring(BASE.length())))
+                .allSatisfy(name -> assertThat(ORDER).contains(name));
+    }
 
     @Test
     void packagesKnowOnlyThoseBelowThem() {
@@ -95,6 +108,18 @@ class ArchitectureTest {
                 .orShould()
                 .callMethodWhere(target(owner(assignableTo(String.class)))
                         .and(target(nameMatching("matches|replaceAll|replaceFirst|split"))))
+                .check(classes);
+    }
+
+    /** Code branches on codes: nothing in the engine knows how a statement is worded. */
+    @Test
+    void nothingInTheEngineReadsWords() {
+        noClasses()
+                .that()
+                .doNotHaveFullyQualifiedName(Wording.class.getName())
+                .should()
+                .dependOnClassesThat()
+                .areAssignableTo(Wording.class)
                 .check(classes);
     }
 }

@@ -1,38 +1,38 @@
 package app.jubek.core;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
-import app.jubek.core.message.MessageReading;
-import app.jubek.core.message.Octets;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
+import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.outgoing.AsReceived;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Cover;
 import app.jubek.core.step.Flag;
-import app.jubek.core.step.Into;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
 import app.jubek.core.text.Limits;
-import app.jubek.core.text.Value;
 import java.io.ByteArrayInputStream;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -59,32 +59,40 @@ public final class EveryKindOfRule {
 
     private static List<Rule> rules() {
         List<Rule> rules = new ArrayList<>();
-        for (Part.Kind kind : List.of(
-                Part.Kind.SUBJECT,
-                Part.Kind.BARE_SUBJECT,
-                Part.Kind.SUBJECT_OR_TEXT,
-                Part.Kind.ADDED_TEXT,
-                Part.Kind.SENDER_NAME,
-                Part.Kind.ATTACHMENT_NAME)) {
-            for (How how : How.values()) {
-                String written = how == How.PATTERN ? "a.*b|a" : how == How.WILDCARD ? "*a*b*a?" : "a a";
+        for (MessagePart.Kind kind : List.of(
+                MessagePart.Kind.SUBJECT,
+                MessagePart.Kind.BARE_SUBJECT,
+                MessagePart.Kind.SUBJECT_OR_TEXT,
+                MessagePart.Kind.ADDED_TEXT,
+                MessagePart.Kind.SENDER_NAME,
+                MessagePart.Kind.ATTACHMENT_NAME)) {
+            for (MatchType how : MatchType.values()) {
+                String written = how == MatchType.PATTERN ? "a.*b|a" : how == MatchType.WILDCARD ? "*a*b*a?" : "a a";
                 Value value = Value.of(how, Comparison.FOLDED, written);
-                rules.add(rule(rules.size(), new TextTest(Part.of(kind), List.of(value), false), marks()));
+                rules.add(rule(rules.size(), new TextCriterion(MessagePart.of(kind), List.of(value), false), marks()));
             }
         }
         rules.add(rule(
                 rules.size(),
-                new AddressTest(AddressTest.Part.ANY, AddressTest.How.IS, List.of("a@b.example"), true),
-                new Step.Copy(new Into("By sender", Optional.of(Into.Each.SENDER), Optional.empty()))));
+                new AddressCriterion(
+                        AddressCriterion.AddressField.ANY,
+                        AddressCriterion.AddressMatch.IS,
+                        List.of("a@b.example"),
+                        true),
+                new Step.Copy(new TargetFolder("By sender", Optional.of(TargetFolder.Each.SENDER), Optional.empty()))));
         rules.add(rule(rules.size(), new Everything(), new Step.Redirect(List.of(COLLEAGUE))));
         rules.add(rule(
                 rules.size(),
                 new Everything(),
-                new Step.Forward(List.of(COLLEAGUE), List.of(), Cover.note("look"), false)));
+                new Step.Forward(List.of(COLLEAGUE), List.of(), ForwardOptions.note("look"), false)));
         MailAddress form = MailAddress.of("form@b.example");
         rules.add(rule(
                 rules.size(),
-                new AddressTest(AddressTest.Part.SENDER, AddressTest.How.IS, List.of(form.address()), false),
+                new AddressCriterion(
+                        AddressCriterion.AddressField.SENDER,
+                        AddressCriterion.AddressMatch.IS,
+                        List.of(form.address()),
+                        false),
                 reply(new AnswersTo.InText(AnswersTo.InText.USUAL, List.of(form)))));
         rules.add(rule(rules.size(), new Everything(), reply(AnswersTo.Header.RETURN_PATH)));
         return rules;
@@ -93,7 +101,8 @@ public final class EveryKindOfRule {
     private static Step reply(AnswersTo to) {
         return new Step.Reply(
                 TEMPLATE.id(),
-                new Manner(Often.PRESET, Optional.empty(), to, true, List.of(COLLEAGUE), Optional.empty(), true));
+                new ReplyOptions(
+                        ReplyFrequency.PRESET, Optional.empty(), to, true, List.of(COLLEAGUE), Optional.empty(), true));
     }
 
     private static Step marks() {
@@ -108,7 +117,7 @@ public final class EveryKindOfRule {
                 picksOut,
                 new Nothing(),
                 List.of(step),
-                Ending.GOES_ON,
+                Ending.CONTINUE,
                 true);
     }
 
@@ -117,7 +126,7 @@ public final class EveryKindOfRule {
 
     public static Decided decided(byte[] mail) {
         ReadMessage message = new MessageReading(Limits.standard()).read(new ByteArrayInputStream(mail));
-        return new Decided(message, Engine.decide(BOOK, message, Mails.surroundings(TEMPLATE)));
+        return new Decided(message, Engine.decide(BOOK, message, Mails.context(TEMPLATE)));
     }
 
     /** Reads, decides, composes what leaves and reads that again, as with any message that comes in. */
@@ -129,13 +138,13 @@ public final class EveryKindOfRule {
 
     public static void composed(Decided decided, byte[] mail) {
         Composer composer = new Composer(Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), id -> new byte[0]);
-        Composer.Original original = new Composer.Original(decided.message(), Octets.of(mail), "digest");
+        Composer.Original original = new Composer.Original(decided.message(), ByteSource.of(mail), "digest");
         for (PlannedStep step : decided.decision().planned()) {
             if (step.sending().isPresent()) {
                 AsReceived.of(
-                        Mails.read(composer.compose(step, original, Mails.NOW).octets()));
+                        Mails.read(composer.compose(step, original, Mails.NOW).bytes()));
             }
         }
-        decided.decision().inWords();
+        Mails.words(decided.decision().statements());
     }
 }

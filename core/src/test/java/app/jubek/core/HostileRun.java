@@ -35,7 +35,7 @@ class HostileRun {
 
     @Test
     void everySpoiltMessageIsDecided() {
-        List<byte[]> open = OpenMail.files().stream().map(OpenMail::octets).toList();
+        List<byte[]> open = OpenMail.files().stream().map(OpenMail::bytes).toList();
         List<String> failed = new ArrayList<>();
         long began = System.nanoTime();
         for (int i = 0; i < MESSAGES; i++) {
@@ -59,10 +59,10 @@ class HostileRun {
         return spoilt;
     }
 
-    /** Something goes, something comes in, some octets change, or a piece comes twice. Mostly in the header. */
+    /** Something goes, something comes in, some bytes change, or a piece comes twice. Mostly in the header. */
     private byte[] spoiltOnce(byte[] mail) {
-        int reach = random.nextInt(4) == 0 ? mail.length : Math.min(mail.length, 3_000);
-        int at = random.nextInt(Math.max(1, reach));
+        int matches = random.nextInt(4) == 0 ? mail.length : Math.min(mail.length, 3_000);
+        int at = random.nextInt(Math.max(1, matches));
         int length = Math.min(mail.length - at, 1 + random.nextInt(80));
         return switch (random.nextInt(5)) {
             case 0 -> joined(mail, at, new byte[0], at + length);

@@ -1,20 +1,22 @@
 package app.jubek.core;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
-import app.jubek.core.decide.Surroundings;
-import app.jubek.core.message.MessageReading;
+import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
-import app.jubek.core.safety.Ledger;
+import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Template;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
+import app.jubek.core.wording.Statement;
+import app.jubek.core.wording.Wording;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -22,11 +24,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** The vocabulary of the tests: messages, and the surroundings of the visits desk. */
+/** The vocabulary of the tests: messages, and the context of the visits desk. */
 public final class Mails {
     public static final Instant NOW = Instant.parse("2026-03-29T10:00:00Z");
     public static final HopMark HOPS =
-            new HopMark("a secret of sixteen or more octets".getBytes(StandardCharsets.UTF_8));
+            new HopMark("a secret of sixteen or more bytes".getBytes(StandardCharsets.UTF_8));
     public static final OwnSide VISITS = new OwnSide(
             MailAddress.of("visits@ostrel-gardens.example").named("Visits desk"),
             List.of(MailAddress.of("photos@ostrel-gardens.example")),
@@ -35,8 +37,8 @@ public final class Mails {
     private Mails() {}
 
     /** An ordinary message from a person to the visits desk, with further header lines below the usual ones. */
-    public static String from(String writer, String subject, String text, String... fields) {
-        return "Return-Path: <" + writer + ">\r\nFrom: Anna <" + writer + ">\r\nTo: visits@ostrel-gardens.example\r\n"
+    public static String from(String sender, String subject, String text, String... fields) {
+        return "Return-Path: <" + sender + ">\r\nFrom: Anna <" + sender + ">\r\nTo: visits@ostrel-gardens.example\r\n"
                 + "Subject: " + subject
                 + "\r\nDate: Sun, 29 Mar 2026 09:00:00 +0200\r\nMessage-ID: <one@school.example>\r\n"
                 + String.join(
@@ -52,12 +54,13 @@ public final class Mails {
         return new MessageReading(Limits.standard()).read(raw);
     }
 
-    public static Surroundings at(Instant now, Ledger ledger) {
-        return at(now, now, ledger, Map.of());
+    public static DecisionContext at(Instant now, ReplyHistory history) {
+        return at(now, now, history, Map.of());
     }
 
-    public static Surroundings at(Instant now, Instant received, Ledger ledger, Map<RuleId, Instant> onSince) {
-        Setting setting = new Setting(
+    public static DecisionContext at(
+            Instant now, Instant received, ReplyHistory history, Map<RuleId, Instant> onSince) {
+        MessageContext context = new MessageContext(
                 VISITS,
                 AddressBook.empty(),
                 now,
@@ -65,41 +68,52 @@ public final class Mails {
                 ZoneId.of("Europe/Stockholm"),
                 false,
                 "visits@ostrel-gardens.example",
-                "INBOX");
-        return new Surroundings(
-                setting,
-                Opening.usual(setting.zone()),
-                ledger,
+                "INBOX",
+                false);
+        return new DecisionContext(
+                context,
+                Opening.usual(context.zone()),
+                history,
                 HOPS,
                 onSince,
                 Prepared.nothing(),
-                new Surroundings.Agreed.Addresses(Set.of()));
+                new DecisionContext.Agreed.Addresses(Set.of()));
+    }
+
+    /** In English. */
+    public static String words(Statement statement) {
+        return Wording.english().of(statement);
+    }
+
+    public static List<String> words(List<Statement> statements) {
+        return statements.stream().map(Mails::words).toList();
     }
 
     /** As criteria look at it, come in just now. */
-    public static InHand inHand(ReadMessage message) {
-        return new InHand(message, surroundings().setting());
+    public static MessageView view(ReadMessage message) {
+        return new MessageView(message, context().context());
     }
 
-    public static Surroundings surroundings(Template template) {
-        return surroundings(new Prepared(Map.of(template.id(), template), Map.of()), AddressBook.empty());
+    public static DecisionContext context(Template template) {
+        return context(new Prepared(Map.of(template.id(), template), Map.of()), AddressBook.empty());
     }
 
-    public static Surroundings surroundings(Prepared prepared, AddressBook people) {
-        Surroundings plain = surroundings();
-        Setting setting = plain.setting();
-        return new Surroundings(
-                new Setting(
+    public static DecisionContext context(Prepared prepared, AddressBook people) {
+        DecisionContext plain = context();
+        MessageContext context = plain.context();
+        return new DecisionContext(
+                new MessageContext(
                         VISITS,
                         people,
                         NOW,
                         NOW,
-                        setting.zone(),
-                        setting.conversation(),
-                        setting.mailbox(),
-                        setting.folder()),
+                        context.zone(),
+                        context.conversation(),
+                        context.mailbox(),
+                        context.folder(),
+                        false),
                 plain.opening(),
-                plain.ledger(),
+                plain.history(),
                 plain.hops(),
                 plain.onSince(),
                 prepared,
@@ -107,20 +121,21 @@ public final class Mails {
     }
 
     /** The mail server took the message for junk. */
-    public static Surroundings inJunk() {
-        Surroundings plain = surroundings();
-        Setting setting = plain.setting();
-        return new Surroundings(
-                new Setting(VISITS, setting.people(), NOW, NOW, setting.zone(), false, setting.mailbox(), "Junk", true),
+    public static DecisionContext inJunk() {
+        DecisionContext plain = context();
+        MessageContext context = plain.context();
+        return new DecisionContext(
+                new MessageContext(
+                        VISITS, context.people(), NOW, NOW, context.zone(), false, context.mailbox(), "Junk", true),
                 plain.opening(),
-                plain.ledger(),
+                plain.history(),
                 plain.hops(),
                 plain.onSince(),
                 plain.prepared(),
                 plain.agreed());
     }
 
-    public static Surroundings surroundings() {
-        return at(NOW, Ledger.empty());
+    public static DecisionContext context() {
+        return at(NOW, ReplyHistory.empty());
     }
 }

@@ -27,7 +27,7 @@ public final class OpenMail {
     }
 
     /** As a mail server hands it out: line ends are CRLF, the separator of the mailbox file is gone. */
-    public static byte[] octets(Path file) {
+    public static byte[] bytes(Path file) {
         try {
             String text = Files.readString(file, StandardCharsets.ISO_8859_1);
             String message = text.startsWith("From ") ? text.substring(text.indexOf('\n') + 1) : text;

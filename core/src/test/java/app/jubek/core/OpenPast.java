@@ -2,11 +2,11 @@ package app.jubek.core;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -37,7 +37,7 @@ public final class OpenPast {
         List<Labelled> all = new ArrayList<>();
         long id = 0;
         for (Path file : OpenMail.files()) {
-            String raw = new String(OpenMail.octets(file), StandardCharsets.ISO_8859_1);
+            String raw = new String(OpenMail.bytes(file), StandardCharsets.ISO_8859_1);
             int body = raw.indexOf("\r\n\r\n") + 2;
             String header = raw.substring(0, Math.max(body, 0));
             Matcher listId = LIST_ID.matcher(header);
@@ -45,9 +45,17 @@ public final class OpenPast {
             String hidden = listId.replaceAll("") + raw.substring(header.length());
             ReadMessage message = Mails.read(hidden.getBytes(StandardCharsets.ISO_8859_1));
             Instant received = message.receivedByItself().orElse(Instant.EPOCH);
-            Setting setting = new Setting(
-                    OWN, AddressBook.empty(), received, received, ZoneOffset.UTC, false, "me@example.com", "INBOX");
-            all.add(new Labelled(new PastMessage(id++, received, new InHand(message, setting)), label));
+            MessageContext context = new MessageContext(
+                    OWN,
+                    AddressBook.empty(),
+                    received,
+                    received,
+                    ZoneOffset.UTC,
+                    false,
+                    "me@example.com",
+                    "INBOX",
+                    false);
+            all.add(new Labelled(new PastMessage(id++, received, new MessageView(message, context)), label));
         }
         all.sort(Comparator.comparing(labelled -> labelled.message().received()));
         return all;

@@ -12,7 +12,7 @@ class AnotherMailboxTest extends Journey {
     private static final String SEEDS = "seeds@ostrel-gardens.example";
 
     @Test
-    void whatIsFiledInAnotherMailboxIsInHandThereAndNoLongerHere() {
+    void whatIsFiledInAnotherMailboxIsThereAndNoLongerHere() {
         page.navigate(Demo.ADDRESS + "/rules/new");
         type("add a value to words", "toad lily seeds");
         newStep("file it in a folder");
@@ -25,7 +25,7 @@ class AnotherMailboxTest extends Journey {
         assertThat(mailOf(SEEDS).getByText("toad lily seeds to give away")).isVisible();
         assertThat(mailOf(VISITS).getByText("toad lily seeds to give away")).hasCount(0);
 
-        choose("mailbox in hand", SEEDS + " · Ostrel Gardens, seed exchange");
+        choose("current mailbox", SEEDS + " · Ostrel Gardens, seed exchange");
         goTo("Rules");
         assertThat(page.getByText("No rules yet, so all mail stays in the inbox."))
                 .isVisible();

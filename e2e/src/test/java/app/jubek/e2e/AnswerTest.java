@@ -13,8 +13,8 @@ class AnswerTest extends Journey {
     @AfterEach
     void realTime() {
         goTo("Outside");
-        if (button("back to real time").count() > 0) {
-            button("back to real time").click();
+        if (button("Back to real time").count() > 0) {
+            button("Back to real time").click();
         }
     }
 
@@ -41,21 +41,21 @@ class AnswerTest extends Journey {
     @Test
     void aWriterIsAnsweredOnceInAWeekAndTheRecordsSayWhyNotTwice() {
         ask("first question");
-        assertThat(recordOf("first question", "answered — done")).isVisible();
+        assertThat(recordOf("first question", "replied to — done")).isVisible();
         assertThat(answers()).hasCount(1);
         ask("second question");
-        assertThat(recordOf("second question", "not answered — withheld"))
-                .containsText("this writer had an answer from this rule before: it goes once per writer in 7 days");
+        assertThat(recordOf("second question", "not replied to — withheld"))
+                .containsText("this sender had a reply from this rule before: it replies once per sender in 7 days");
         assertThat(answers()).hasCount(1);
 
         button("+1 week").click();
         assertThat(page.getByText("(moved by 7 days)")).isVisible();
         button("+1 hour").click();
         ask("a week later");
-        assertThat(recordOf("a week later", "answered — done")).isVisible();
+        assertThat(recordOf("a week later", "replied to — done")).isVisible();
         assertThat(answers()).hasCount(2);
         page.getByText("Your photo permit").first().click();
         assertThat(page.getByText("Auto-Submitted: auto-replied")).isVisible();
-        button("close").click();
+        button("Close").click();
     }
 }

@@ -21,7 +21,7 @@ class AroundTest extends Journey {
     private static final Map<String, String> PLACES = Map.of(
             "incoming",
             "/incoming?view=messages",
-            "kinds",
+            "recurring-mail",
             "/incoming",
             "desk",
             "/desk",
@@ -38,7 +38,7 @@ class AroundTest extends Journey {
             "outside",
             "/outside");
 
-    /** What a letter looks like in its frame is its writer's; no script can run in there, and none can look. */
+    /** What a letter looks like in its frame is its sender's; no script can run in there, and none can look. */
     private List<String> findings() {
         page.evaluate("document.querySelectorAll('iframe').forEach(frame => frame.remove())");
         return new AxeBuilder(page)
@@ -50,7 +50,7 @@ class AroundTest extends Journey {
 
     private void visit(String path) {
         page.navigate(Demo.ADDRESS + path);
-        page.waitForTimeout(1_200);
+        settled();
     }
 
     @Test
@@ -66,7 +66,7 @@ class AroundTest extends Journey {
                 .getByRole(AriaRole.BUTTON)
                 .first()
                 .click();
-        page.waitForTimeout(600);
+        settled();
         assertThat(findings()).as("message").isEmpty();
     }
 
@@ -81,7 +81,7 @@ class AroundTest extends Journey {
         assertThat(page.getByText("School visits to the education desk, order " + (order - 1) + " of"))
                 .isAttached();
         assertThat(row).hasAttribute("aria-label", before.replaceFirst(order + ",", (order - 1) + ","));
-        button("take back").click();
+        button("Undo").click();
         assertThat(row).hasAttribute("aria-label", before);
     }
 
@@ -93,7 +93,7 @@ class AroundTest extends Journey {
                 .filter(new Locator.FilterOptions().setHasText("norrskola.example"))
                 .first()
                 .click();
-        assertThat(page.getByText(" of the last 90 days")).containsText(" of ");
+        assertThat(page.getByText(" in the last 90 days")).containsText(" of ");
         page.keyboard().press("Control+k");
         page.keyboard().type("pause visits to the tropics");
         page.keyboard().press("Enter");
@@ -130,10 +130,10 @@ class AroundTest extends Journey {
         assertThat(page.getByText("The rules were changed meanwhile by Ilse Varga"))
                 .isVisible();
         assertThat(page.getByLabel("Name of the rule")).hasValue("Notices, mine");
-        button("Put my “Notices, mine” into theirs").click();
-        Locator course = page.getByRole(AriaRole.GRID);
-        assertThat(course).containsText("Notices, mine");
-        assertThat(course).containsText("Seeds, theirs");
+        button("Put my “Notices, mine” in their version").click();
+        Locator grid = page.getByRole(AriaRole.GRID);
+        assertThat(grid).containsText("Notices, mine");
+        assertThat(grid).containsText("Seeds, theirs");
     }
 
     /** Refreshes the pictures of docs/screenshots. */
@@ -153,48 +153,48 @@ class AroundTest extends Journey {
         goTo("Templates");
         button("New").click();
         page.getByLabel("Name of the template").fill("School visits: how to book");
-        page.getByLabel("Subject; left empty").fill("Your visit to Ostrel Gardens");
+        page.getByLabel("Subject (empty").fill("Your visit to Ostrel Gardens");
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
                 .fill("Dear {{sender.firstName}},\n\nguided visits for classes take place on Tuesdays and Thursdays."
                         + " Please send us three dates, the number of pupils and their age.\n\nThe visits desk");
-        page.getByLabel("instead of the writer’s first name").fill("visitor");
+        page.getByLabel("instead of the sender’s first name").fill("visitor");
         button("Rich text: none").click();
         page.getByLabel("Signature, under the text").fill("Ilse Varga\nThe visits desk, Ostrel Gardens");
-        page.getByLabel("file for Documents that go along")
+        page.getByLabel("file for Attached documents")
                 .setInputFiles(new FilePayload("Prices for classes.txt", "text/plain", "free".getBytes(UTF_8)));
         page.getByLabel("Take out Prices for classes.txt").waitFor();
         button("Save").click();
-        page.waitForTimeout(2_500);
+        settled();
         PLACES.forEach((name, path) -> {
             visit(path);
             picture(name);
         });
         visit("/templates");
         page.getByText("School visits: how to book").click();
-        page.waitForTimeout(1_500);
+        settled();
         picture("templates");
         visit("/incoming?view=messages");
         page.getByText("Class booking for 12 May").first().click();
-        page.waitForTimeout(1_500);
+        settled();
         picture("message");
         button("Start a rule").click();
-        page.waitForTimeout(1_500);
-        button("try a made-up message …").click();
-        page.waitForTimeout(1_000);
-        picture("made-up");
+        settled();
+        button("Try a sample message …").click();
+        settled();
+        picture("sample-message");
         visit("/rules/school-visits");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
                 .click();
-        button("see it as they will …").click();
-        page.waitForTimeout(1_500);
+        button("See what recipients see …").click();
+        settled();
         picture("as-received");
         visit("/incoming");
         page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Lost: a"))
                 .getByText("Start a rule")
                 .click();
-        page.waitForTimeout(1_500);
-        picture("proposals");
+        settled();
+        picture("suggested-criteria");
     }
 
     private void picture(String name) {

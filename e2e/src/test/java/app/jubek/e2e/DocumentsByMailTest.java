@@ -26,11 +26,11 @@ class DocumentsByMailTest extends Journey {
             .decode("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==");
 
     private Locator preview() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("As the recipient sees it"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"));
     }
 
-    private void put(String where, String name, String mediaType, byte[] octets) {
-        page.getByLabel("file for " + where).setInputFiles(new FilePayload(name, mediaType, octets));
+    private void put(String where, String name, String mediaType, byte[] bytes) {
+        page.getByLabel("file for " + where).setInputFiles(new FilePayload(name, mediaType, bytes));
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(where))
                         .getByLabel("Take out " + name))
                 .isVisible();
@@ -38,11 +38,11 @@ class DocumentsByMailTest extends Journey {
 
     @Test
     @Order(1)
-    void aTemplateWithDocumentsAndASignatureIsSeenOnRealAndMadeUpMail() {
+    void aTemplateWithDocumentsAndASignatureIsSeenOnRealAndSampleMail() {
         goTo("Templates");
         button("New").click();
         page.getByLabel("Name of the template").fill("School visits by mail");
-        page.getByLabel("Subject; left empty").fill("Your documents for a visit");
+        page.getByLabel("Subject (empty").fill("Your documents for a visit");
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("Dear teacher,\n\nhere they are.");
         button("Rich text: none").click();
         Locator rich = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Rich text"));
@@ -50,24 +50,24 @@ class DocumentsByMailTest extends Journey {
         page.getByLabel("Signature, under the text").fill("The visits desk");
         put("Picture in the signature", "leaf.png", "image/png", DOT);
         put(
-                "Documents that go along",
+                "Attached documents",
                 "Lageplan für Gäste.pdf",
                 "application/pdf",
                 "a plan".getBytes(StandardCharsets.UTF_8));
-        put("Documents that go along", "prices.txt", "text/plain", "free for classes".getBytes(StandardCharsets.UTF_8));
+        put("Attached documents", "prices.txt", "text/plain", "free for classes".getBytes(StandardCharsets.UTF_8));
         for (int message = 0; message < 3; message++) {
             assertThat(preview()).containsText("with Lageplan für Gäste.pdf, prices.txt");
-            button("earlier").click();
+            button("Earlier").click();
         }
-        assertThat(page.frameLocator("iframe[title='The rich form']").getByText("The visits desk"))
+        assertThat(page.frameLocator("iframe[title='Rich text']").getByText("The visits desk"))
                 .isVisible();
         rich.press("Control+End");
         page.keyboard().type(" Tuesday");
-        assertThat(preview()).containsText("“tuesday” stands in one of them only");
-        button("make the plain text from this").click();
+        assertThat(preview()).containsText("“tuesday” is in one of them only");
+        button("Make plain text from this").click();
         assertThat(preview()).not().containsText("Text and rich text differ");
-        button("on a made-up message …").click();
-        page.getByLabel("Written by").fill("Liv <" + TEACHER + ">");
+        button("Preview with a sample message …").click();
+        page.getByLabel("From").fill("Liv <" + TEACHER + ">");
         assertThat(preview()).containsText("to " + TEACHER);
         button("Save").click();
         assertThat(page.getByText("“School visits by mail” is saved as version 1."))
@@ -80,32 +80,33 @@ class DocumentsByMailTest extends Journey {
         page.navigate(Demo.ADDRESS + "/rules/new");
         choose("part", "written to");
         type("add a value to recipient", ALIAS);
-        newStep("reply to its writer");
-        choose("the answer", "School visits by mail");
+        newStep("reply to its sender");
+        choose("the reply", "School visits by mail");
         choose("how often", "at each request, at most 3 a day");
-        button("send a test").click();
+        button("Send a test").click();
         assertThat(page.getByText("It arrived,")).isVisible();
         switchOn();
         for (int asked = 1; asked <= 4; asked++) {
             send("Liv <" + TEACHER + ">", ALIAS, "request " + asked, "");
         }
         // Four messages in a row on a machine that has just started: what counts here is what is done, not how fast.
-        record("request 4", "not answered — withheld").waitFor(new Locator.WaitForOptions().setTimeout(IN_THE_END_MS));
-        assertThat(record("request 4", "not answered — withheld"))
-                .containsText("it goes to each request, at most 3 times a day per writer");
+        record("request 4", "not replied to — withheld")
+                .waitFor(new Locator.WaitForOptions().setTimeout(IN_THE_END_MS));
+        assertThat(record("request 4", "not replied to — withheld"))
+                .containsText("it replies to each request, at most 3 times a day per sender");
         goTo("Outside");
         Locator answers = mailOf(TEACHER).getByRole(AriaRole.LISTITEM);
         assertThat(answers).hasCount(3);
         answers.first().click();
         assertThat(page.getByText("Content-ID: <signature-picture>")).isVisible();
         assertThat(page.getByText("filename=\"prices.txt\"")).isVisible();
-        button("close").click();
-        record("request 1", "answered — done")
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("as it went out"))
+        button("Close").click();
+        record("request 1", "replied to — done")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("the message as sent"))
                 .click();
-        Locator story = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Answers to " + TEACHER));
+        Locator story = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Replies to " + TEACHER));
         assertThat(story.getByRole(AriaRole.LISTITEM)).hasCount(4);
-        button("show its source").click();
+        button("Show the source").click();
         assertThat(page.getByText("Auto-Submitted: auto-replied")).isVisible();
     }
 
@@ -114,9 +115,9 @@ class DocumentsByMailTest extends Journey {
     void aFormsMailIsAnsweredAtTheAddressInItsText() {
         page.navigate(Demo.ADDRESS + "/rules/new");
         type("add a value to sender", FORM);
-        newStep("reply to its writer");
+        newStep("reply to its sender");
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("Thank you for your question.");
-        choose("where the answer goes", "the address in its text");
+        choose("where the reply goes", "the address in its text");
         type("add the sender of a form", FORM);
         switchOn();
         send(FORM, "visits@ostrel-gardens.example", "Contact form", "Name: Per\nE-mail: per@postbox.example\nHello");
@@ -133,15 +134,15 @@ class DocumentsByMailTest extends Journey {
         type("add a value to words", "guided visit");
         newStep("forward it: a new message from you");
         type("add an address to forward to", "duty@ostrel-gardens.example");
-        button("see it as they will …").click();
+        button("See what recipients see …").click();
         Locator redirected = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("redirected"));
         assertThat(redirected).containsText("Nothing: it is the same message.");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("forwarded")))
-                .containsText("writer shown:");
-        button("close").click();
+                .containsText("from:");
+        button("Close").click();
         newStep("redirect it: the same message, untouched");
         type("add an address to redirect to", "noor@ostrel-gardens.example");
-        button("will it arrive? …").click();
+        button("Will it arrive?").click();
         assertThat(page.getByText("Of what is picked,")).isVisible();
         switchOn();
         send("Ada <ada@postbox.example>", "visits@ostrel-gardens.example", "guided visit in June", "for 12");
@@ -150,7 +151,7 @@ class DocumentsByMailTest extends Journey {
                 .first()
                 .click();
         assertThat(page.getByText("Auto-Submitted: auto-generated")).isVisible();
-        button("close").click();
+        button("Close").click();
         mailOf("noor@ostrel-gardens.example")
                 .getByText("guided visit in June")
                 .first()

@@ -90,7 +90,7 @@ final class EditTimes {
         sender.fill("mailhaven.example");
         sender.press("Enter");
         add(words(0), "guided visit");
-        button("+ another criterion").click();
+        button("Add a criterion").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("how: contain any of"))
                 .last()
                 .click();

@@ -9,9 +9,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -19,6 +21,9 @@ import org.junit.jupiter.api.BeforeEach;
 
 /** A person at the visits desk, in a browser. Things are found by role and name. */
 abstract class Journey {
+    /** What is waited for comes; how soon, a busy machine decides. */
+    private static final double EVENT_LIMIT_MS = 30_000;
+
     private static final double READING_LIMIT_MS = 300_000;
     private static Playwright playwright;
     private static Browser browser;
@@ -29,6 +34,7 @@ abstract class Journey {
     @BeforeAll
     static void open() {
         Demo.running();
+        PlaywrightAssertions.setDefaultAssertionTimeout(EVENT_LIMIT_MS);
         playwright = Playwright.create();
         browser = playwright
                 .chromium()
@@ -92,7 +98,7 @@ abstract class Journey {
     }
 
     void choose(String what, String chosen) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(what + ":"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + what + ":")))
                 .first()
                 .click();
         page.getByRole(
@@ -102,11 +108,11 @@ abstract class Journey {
     }
 
     void newStep(String text) {
-        if (button("+ what it does").count() == 0 && button("+ another step").count() == 0) {
+        if (button("+ what it does").count() == 0 && button("+ another action").count() == 0) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
                     .click();
         }
-        button(button("+ what it does").count() > 0 ? "+ what it does" : "+ another step")
+        button(button("+ what it does").count() > 0 ? "+ what it does" : "+ another action")
                 .click();
         page.getByText(text).click();
     }
@@ -123,9 +129,14 @@ abstract class Journey {
                 .filter(new Locator.FilterOptions().setHasText(what));
     }
 
+    /** Once nothing is being looked for any more. */
+    void settled() {
+        assertThat(page.locator("main")).isVisible();
+        assertThat(page.locator("[aria-busy=true]")).hasCount(0);
+    }
+
     /** A counter of the evidence, once it belongs to the rule as it stands. */
     int counter(String name) {
-        page.waitForTimeout(400);
         page.locator("[aria-label='The evidence'][aria-busy=false]").waitFor();
         Locator counter = page.locator("[data-counter=" + name + "]");
         assertThat(counter).not().hasText("–");
@@ -134,7 +145,7 @@ abstract class Journey {
 
     void send(String from, String to, String subject, String text) {
         goTo("Outside");
-        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Write as any correspondent"));
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Write as anybody"));
         form.getByLabel("From").fill(from);
         form.getByLabel("To", new Locator.GetByLabelOptions().setExact(true)).fill(to);
         form.getByLabel("Subject").fill(subject);

@@ -20,7 +20,7 @@ class LiveEvidenceRun extends Journey {
               const words = ['pupils', 'coach', 'orchid', 'permit', 'parcel', 'wedding', 'choir', 'compost', 'rota'];
               for (const word of words) {
                 book.document.rules.push({ id: 'more-' + word, version: 1, name: 'About ' + word, on: true,
-                  ending: 'goes on', does: [{ do: 'mark', flags: ['\\\\Flagged'] }],
+                  ending: 'continue', does: [{ do: 'mark', flags: ['\\\\Flagged'] }],
                   picksOut: { all: [{ part: 'subject or text', how: 'contains', values: [word, word + ' list'] },
                     { part: 'subject', how: 'contains', values: ['invoice'], not: true }] } });
               }
@@ -58,8 +58,8 @@ class LiveEvidenceRun extends Journey {
         page.evaluate("() => localStorage.setItem('jubek.evidence-days', '180')");
         Object rules = page.evaluate(MORE_RULES);
         say("rules: %s; mail is loaded and the window has: %s", rules, page.evaluate(FIRST_LOAD));
-        say("kinds, not asked before: %s ms", page.evaluate(ASKED, "/kinds?days=180"));
-        say("kinds again: %s ms", page.evaluate(ASKED, "/kinds?days=180"));
+        say("kinds, not asked before: %s ms", page.evaluate(ASKED, "/recurring-mail?days=180"));
+        say("kinds again: %s ms", page.evaluate(ASKED, "/recurring-mail?days=180"));
         EditTimes times = new EditTimes(page);
         times.openRule(Demo.ADDRESS);
         times.edit(WARM_UP);

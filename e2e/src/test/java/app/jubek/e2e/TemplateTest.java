@@ -16,17 +16,17 @@ class TemplateTest extends Journey {
     }
 
     private Locator preview() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("As the recipient sees it"));
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"));
     }
 
     private void write(String name) {
         goTo("Templates");
         button("New").click();
         page.getByLabel("Name of the template").fill(name);
-        page.getByLabel("Subject; left empty").fill("About your voucher");
+        page.getByLabel("Subject (empty").fill("About your voucher");
         text().fill("Dear ");
-        button("the writer’s first name").click();
-        assertThat(text()).hasText("Dear the writer’s first name");
+        button("the sender’s first name").click();
+        assertThat(text()).hasText("Dear the sender’s first name");
         text().fill("Dear {{sender.firstName}},\nyour voucher of {{received.date}} is valid until 3 May 2020.");
     }
 
@@ -34,12 +34,12 @@ class TemplateTest extends Journey {
     void aTemplateIsWrittenSeenOnRealMailAndReadWhereItArrives() {
         write("Vouchers");
         assertThat(preview()).containsText("The date “3 May 2020” has passed.");
-        assertThat(preview()).containsText("Where the writer’s first name is not known, nothing stands in for it");
-        page.getByLabel("instead of the writer’s first name").fill("visitor");
+        assertThat(preview()).containsText("If the sender’s first name is not known, the place stays empty");
+        page.getByLabel("instead of the sender’s first name").fill("visitor");
         text().fill("Dear {{sender.firstName}},\nyour voucher of {{received.date}} is valid for a year.");
         assertThat(preview()).not().containsText("has passed");
         String first = preview().innerText();
-        button("earlier").click();
+        button("Earlier").click();
         assertThat(preview()).not().hasText(first);
         button("Save").click();
         assertThat(page.getByText("“Vouchers” is saved as version 1.")).isVisible();
@@ -49,8 +49,8 @@ class TemplateTest extends Journey {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
                 .click();
         button("+ what it does").click();
-        page.getByText("reply to its writer").click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("the answer:"))
+        page.getByText("reply to its sender").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("the reply:"))
                 .click();
         page.getByRole(AriaRole.MENUITEMRADIO, new Page.GetByRoleOptions().setName("Vouchers"))
                 .click();
@@ -62,7 +62,7 @@ class TemplateTest extends Journey {
         assertThat(answer).hasCount(1);
         answer.click();
         assertThat(page.getByText("Subject: About your voucher")).isVisible();
-        button("close").click();
+        button("Close").click();
 
         goTo("Templates");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Vouchers used by 1 rule"))

@@ -68,7 +68,7 @@ class AddressBookApiTest extends ServerTest {
         put(
                 "/groups/" + id,
                 "{'name':'Guides','members':['noor@ostrel-gardens.example','tomas@ostrel-gardens.example']}");
-        rules(rule("guides", "for all guides", "goes on", step("{'do':'forward','to':[],'groups':['Guides']}")));
+        rules(rule("guides", "for all guides", "continue", step("{'do':'forward','to':[],'groups':['Guides']}")));
         write("anna@school.example", World.VISITS, "for all guides", "x");
         await(
                 "both got it",
@@ -87,7 +87,7 @@ class AddressBookApiTest extends ServerTest {
                 "/templates/contact",
                 "{'baseVersion':0,'written':{'name':'Contact','language':'en-GB',"
                         + "'subject':'s','text':'To {{contact.organisation}}','fallbacks':{'contact.organisation':'you'}}}");
-        rules(rule("contact", "who am i", "ends here", step("{'do':'reply','template':'contact'}")));
+        rules(rule("contact", "who am i", "stop here", step("{'do':'reply','template':'contact'}")));
         write("liv@known.example", World.VISITS, "who am i", "x");
         write("somebody@unknown.example", World.VISITS, "who am i", "x");
         await(

@@ -22,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 class ApiTest extends ServerTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String RULE = """
-            {"id":"r","version":1,"name":"r","picksOut":{"part":"subject","how":"contains","values":["%s"]},"does":[%s],"ending":"goes on","on":%s}""";
+            {"id":"r","version":1,"name":"r","picksOut":{"part":"subject","how":"contains","values":["%s"]},"does":[%s],"ending":"continue","on":%s}""";
     private static final String FILE = "{\"do\":\"file\",\"folder\":\"Seeds\"}";
 
     @Autowired
@@ -33,7 +33,7 @@ class ApiTest extends ServerTest {
     }
 
     private HttpResponse<String> save(Browser browser, int base, String rule) {
-        String document = "{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + rule + "]}";
+        String document = "{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[" + rule + "]}";
         return browser.send(
                 "PUT",
                 "/api/mailboxes/" + mailbox + "/rule-book",
@@ -52,7 +52,7 @@ class ApiTest extends ServerTest {
                 String filled = path.replace("{mailbox}", mailbox.toString())
                         .replace("{id}", "1")
                         .replace("{step}", UUID.randomUUID().toString())
-                        .replace("{act}", "DROP")
+                        .replace("{act}", "DISCARD")
                         .replaceAll("\\{[a-z]+}", "x");
                 String body = samples.body(paths.get(path).get(method)).toString();
                 routes.add(new String[] {method.toUpperCase(), filled, path, body});
@@ -198,10 +198,10 @@ class ApiTest extends ServerTest {
                     .write(request.replace("HTTP/1.1\r\n", "HTTP/1.1\r\nConnection: close\r\n")
                             .getBytes(StandardCharsets.US_ASCII));
             String answer = "";
-            for (int octet = 0;
-                    octet >= 0 && !answer.endsWith("}");
-                    octet = socket.getInputStream().read()) {
-                answer += octet == 0 ? "" : (char) octet;
+            for (int next = 0;
+                    next >= 0 && !answer.endsWith("}");
+                    next = socket.getInputStream().read()) {
+                answer += next == 0 ? "" : (char) next;
             }
             assertThat(answer)
                     .startsWith("HTTP/1.1 4")

@@ -7,11 +7,12 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Speaks to the API as the page does: with a session and the CSRF token. */
-final class Browser {
+public final class Browser {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final String base;
@@ -19,11 +20,11 @@ final class Browser {
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
 
-    Browser(int port) {
+    public Browser(int port) {
         this.base = "http://127.0.0.1:" + port;
     }
 
-    Browser signedIn(String name, String password) {
+    public Browser signedIn(String name, String password) {
         get("/api/session");
         HttpResponse<String> answer = send(
                 "POST",
@@ -37,11 +38,11 @@ final class Browser {
         return this;
     }
 
-    JsonNode get(String path) {
+    public JsonNode get(String path) {
         return JSON.readTree(send("GET", path, "", "application/json").body());
     }
 
-    HttpResponse<String> send(String method, String path, String body, String type) {
+    public HttpResponse<String> send(String method, String path, String body, String type) {
         return send(method, path, body.getBytes(StandardCharsets.UTF_8), type);
     }
 
@@ -52,6 +53,22 @@ final class Browser {
         token(request);
         try {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    /** The lines of a stream as they come. */
+    public HttpResponse<Stream<String>> open(String path, String... headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
+        if (headers.length > 0) {
+            request.headers(headers);
+        }
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofLines());
         } catch (IOException failed) {
             throw new IllegalStateException(failed);
         } catch (InterruptedException stopped) {

@@ -6,7 +6,11 @@ import static app.jubek.core.step.StepState.SENT;
 import static app.jubek.core.step.StepState.WITHHELD;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.server.delivery.StepView;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.PlannedPhrase;
+import app.jubek.core.plan.Reason;
+import app.jubek.server.queue.StepView;
+import app.jubek.server.queue.Work;
 import jakarta.mail.Flags;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
@@ -16,11 +20,11 @@ class CarryingOutTest extends ServerTest {
     private static final String EDUCATION = "education@ostrel-gardens.example";
 
     @Test
-    void aRedirectArrivesWithEveryOctetOfTheOriginalBelowTheAddedBlock() {
+    void aRedirectArrivesWithEveryByteOfTheOriginalBelowTheAddedBlock() {
         rules(rule(
                 "redirect",
                 "redirected",
-                "goes on",
+                "continue",
                 step("{'do':'redirect','to':['education@ostrel-gardens.example']}")));
         String body = "From: anna@school.example\r\nTo: " + World.VISITS
                 + "\r\nSubject: redirected\r\nX-Odd:  two  spaces\r\n\r\n" + ".a dot first\r\n" + "long ".repeat(400)
@@ -39,7 +43,10 @@ class CarryingOutTest extends ServerTest {
     @Test
     void aForwardArrivesOnceAndItsRuleStandsInTheRecords() {
         rules(rule(
-                "forward", "forwarded", "goes on", step("{'do':'forward','to':['education@ostrel-gardens.example']}")));
+                "forward",
+                "forwarded",
+                "continue",
+                step("{'do':'forward','to':['education@ostrel-gardens.example']}")));
         write("anna@school.example", World.VISITS, "forwarded", "24 pupils");
         await("it is recorded", () -> steps("forward").stream().anyMatch(s -> s.state() == SENT));
         assertThat(mail(EDUCATION, "INBOX"))
@@ -58,7 +65,7 @@ class CarryingOutTest extends ServerTest {
         rules(rule(
                 "reply",
                 "permit",
-                "ends here",
+                "stop here",
                 step("{'do':'reply','text':'Ten days ahead, please.'}"),
                 step("{'do':'file','folder':'Permits'}")));
         write("bea@postbox.example", World.VISITS, "permit one", "hello");
@@ -69,7 +76,7 @@ class CarryingOutTest extends ServerTest {
         await("all three are filed", () -> mail(World.VISITS, "Permits").size() == 3);
         await(
                 "the answer left",
-                () -> steps("reply").stream().anyMatch(s -> s.words().equals("answered") && s.state() == SENT));
+                () -> steps("reply").stream().anyMatch(s -> s.kind() == Work.REPLY && s.state() == SENT));
         assertThat(mail("bea@postbox.example", "INBOX"))
                 .singleElement()
                 .asString()
@@ -81,14 +88,13 @@ class CarryingOutTest extends ServerTest {
         assertThat(mail("l@list.example", "INBOX")).isEmpty();
         assertThat(steps("reply"))
                 .filteredOn(s -> s.state() == WITHHELD)
-                .extracting(StepView::note)
-                .anyMatch(n -> n.contains("had an answer from this rule before"))
-                .anyMatch(n -> n.contains("mailing list"));
+                .extracting(s -> s.because().orElseThrow().code())
+                .contains(Reason.ANSWERED_BEFORE.id(), Reason.LIST.id());
     }
 
     @Test
     void aTemporaryRefusalIsTriedAgainUntilItIsTaken() {
-        rules(rule("again", "later", "goes on", step("{'do':'redirect','to':['duty@ostrel-gardens.example']}")));
+        rules(rule("again", "later", "continue", step("{'do':'redirect','to':['duty@ostrel-gardens.example']}")));
         World.get().office().bench().refuse("duty@ostrel-gardens.example", 451, 2);
         write("anna@school.example", World.VISITS, "later", "x");
         await("it arrived", () -> steps("again").stream().anyMatch(s -> s.state() == SENT));
@@ -101,7 +107,7 @@ class CarryingOutTest extends ServerTest {
         rules(rule(
                 "fail",
                 "nowhere",
-                "ends here",
+                "stop here",
                 step("{'do':'redirect','to':['gone@ostrel-gardens.example']}"),
                 step("{'do':'mark','flags':['\\\\Seen']}"),
                 step("{'do':'file','folder':'Away'}")));
@@ -111,21 +117,20 @@ class CarryingOutTest extends ServerTest {
                 "it is back",
                 () -> !flags(World.VISITS, "INBOX", "nowhere").isEmpty()
                         && steps("fail").stream()
-                                .anyMatch(s -> s.words().startsWith("brought back") && s.state() == SENT));
+                                .anyMatch(s -> s.done().is(PlannedPhrase.BROUGHT_BACK) && s.state() == SENT));
         Flags flags = flags(World.VISITS, "INBOX", "nowhere").get(0);
         assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
         assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
         assertThat(steps("fail"))
                 .filteredOn(s -> s.state() == FAILED)
                 .singleElement()
-                .extracting(StepView::note)
-                .asString()
-                .contains("550");
+                .satisfies(s -> assertThat(s.because().orElseThrow().is(Failure.RECIPIENT_REFUSED))
+                        .isTrue());
     }
 
     @Test
     void aMessageMovedBackByAPersonIsNotDecidedAgain() {
-        rules(rule("once", "seeds", "ends here", step("{'do':'file','folder':'Once'}")));
+        rules(rule("once", "seeds", "stop here", step("{'do':'file','folder':'Once'}")));
         write("anna@school.example", World.VISITS, "seeds", "x");
         await("it is filed", () -> mail(World.VISITS, "Once").size() == 1);
         inFolder(World.VISITS, "Once", messages -> {
@@ -152,7 +157,7 @@ class CarryingOutTest extends ServerTest {
                 .query(Integer.class)
                 .single();
         jdbc.sql("update mailbox set hourly_limit = ?").param(before + 1).update();
-        rules(rule("limit", "flood", "goes on", step("{'do':'redirect','to':['tomas@ostrel-gardens.example']}")));
+        rules(rule("limit", "flood", "continue", step("{'do':'redirect','to':['tomas@ostrel-gardens.example']}")));
         write("anna@school.example", World.VISITS, "flood 1", "x");
         await("the first left", () -> steps("limit").stream().anyMatch(s -> s.state() == SENT));
         write("anna@school.example", World.VISITS, "flood 2", "x");
@@ -162,23 +167,23 @@ class CarryingOutTest extends ServerTest {
                 .filter(s -> s.state() == HELD)
                 .findFirst()
                 .orElseThrow();
-        outbox.act(mailbox, held.id(), StepView.Act.LET_GO);
+        outbox.act(mailbox, held.id(), StepView.Act.SEND_NOW);
         await("it left", () -> mail("tomas@ostrel-gardens.example", "INBOX").size() == 2);
     }
 
     @Test
     void anOutsideDestinationIsHeldAndSaysWhy() {
-        rules(rule("outside", "abroad", "goes on", step("{'do':'forward','to':['friend@elsewhere.example']}")));
+        rules(rule("outside", "abroad", "continue", step("{'do':'forward','to':['friend@elsewhere.example']}")));
         write("anna@school.example", World.VISITS, "abroad", "x");
         await("it is held", () -> steps("outside").stream().anyMatch(s -> s.state() == HELD));
-        assertThat(steps("outside").get(0).note()).contains("outside our own domains");
-        assertThat(steps("outside").get(0).acts()).containsExactly(StepView.Act.DROP);
+        assertThat(steps("outside").get(0).because()).contains(Reason.OUTSIDE.with("friend@elsewhere.example"));
+        assertThat(steps("outside").get(0).acts()).containsExactly(StepView.Act.DISCARD);
         assertThat(mail("friend@elsewhere.example", "INBOX")).isEmpty();
     }
 
     @Test
     void anAnswerToSomethingAPersonSentIsLeftToPeople() {
-        rules(rule("talk", "weekend", "goes on", step("{'do':'reply','text':'Thank you.'}")));
+        rules(rule("talk", "weekend", "continue", step("{'do':'reply','text':'Thank you.'}")));
         String answer = "From: bea@postbox.example\r\nTo: visits@ostrel-gardens.example\r\nSubject: Re: weekend\r\n"
                 + "In-Reply-To: " + World.WRITTEN_BY_ILSE + "\r\n\r\nFine.\r\n";
         await(
@@ -189,6 +194,6 @@ class CarryingOutTest extends ServerTest {
                         == 1);
         send("bea@postbox.example", World.VISITS, answer.getBytes(StandardCharsets.UTF_8));
         await("it is decided", () -> !steps("talk").isEmpty());
-        assertThat(steps("talk").get(0).note()).startsWith("it answers something this mailbox sent");
+        assertThat(steps("talk").get(0).because()).contains(Reason.CONVERSATION.with());
     }
 }

@@ -2,6 +2,9 @@ package app.jubek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
 import app.jubek.server.mailbox.MailboxStatus;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.Watching;
@@ -25,11 +28,13 @@ class FaultsTest extends ServerTest {
 
     @Test
     void aMailServerThatIsGoneIsSaidAndMailThatCameMeanwhileIsTakenInAfterwards() {
-        rules(rule("back", "meanwhile", "ends here", step("{'do':'file','folder':'Back'}")));
+        rules(rule("back", "meanwhile", "stop here", step("{'do':'file','folder':'Back'}")));
         World.get().office().close();
         await("it is said", () -> mailboxes.status(mailbox).watching() == Watching.UNREACHABLE);
         MailboxStatus status = mailboxes.status(mailbox);
-        assertThat(status.detail()).contains("127.0.0.1 can't be reached");
+        assertThat(status.trouble())
+                .hasValueSatisfying(
+                        trouble -> assertThat(trouble.cause()).matches(cause -> cause.is(Failure.UNREACHABLE)));
         assertThat(status.lastContact()).isPresent();
         World.get().open();
         write("anna@school.example", World.VISITS, "meanwhile", "x");
@@ -41,8 +46,8 @@ class FaultsTest extends ServerTest {
         setPassword("wrong");
         reconnect();
         await("it is said", () -> mailboxes.status(mailbox).watching() == Watching.SIGN_IN_REFUSED);
-        assertThat(mailboxes.status(mailbox).detail())
-                .startsWith("The mail server refuses the name or the password. Correct them");
+        assertThat(mailboxes.status(mailbox).trouble())
+                .contains(Trouble.of(Failure.SIGN_IN_REFUSED.with(), Advice.CORRECT_SIGN_IN));
         setPassword("ostrel");
         await("it is mended", () -> mailboxes.status(mailbox).watching() == Watching.WATCHING);
     }
@@ -60,7 +65,7 @@ class FaultsTest extends ServerTest {
     private void setPassword(String password) {
         Secrets.Sealed sealed = secrets.seal(password);
         jdbc.sql("update mailbox set secret = ?, secret_key_id = ? where position = 0")
-                .params(sealed.octets(), sealed.keyId())
+                .params(sealed.bytes(), sealed.keyId())
                 .update();
     }
 }

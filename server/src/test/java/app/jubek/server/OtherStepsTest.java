@@ -3,6 +3,9 @@ package app.jubek.server;
 import static app.jubek.core.step.StepState.SENT;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.plan.PlannedPhrase;
+import app.jubek.core.wording.Wording;
+import app.jubek.server.queue.Work;
 import jakarta.mail.Flags;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -29,7 +32,7 @@ class OtherStepsTest extends ServerTest {
     @ParameterizedTest
     @CsvSource({"archive,Archive", "trash,Trash"})
     void aMessageGoesToTheFolderThatTheServerKeepsForIt(String what, String folder) {
-        rules(rule(what, "to be in " + what, "ends here", step("{'do':'" + what + "'}")));
+        rules(rule(what, "to be in " + what, "stop here", step("{'do':'" + what + "'}")));
         write("anna@school.example", World.VISITS, "to be in " + what, "x");
         await("it is done", () -> isDone(what));
         assertThat(subjects(folder, "to be in " + what)).hasSize(1);
@@ -38,7 +41,7 @@ class OtherStepsTest extends ServerTest {
 
     @Test
     void whatIsDeletedForGoodIsNowhereAndOthersMailMarkedAsDeletedStays() {
-        rules(rule("gone", "delete this", "ends here", step("{'do':'delete'}")));
+        rules(rule("gone", "delete this", "stop here", step("{'do':'delete'}")));
         write("anna@school.example", World.VISITS, "delete this", "x");
         await("it is done", () -> isDone("gone"));
         for (String folder : List.of("INBOX", "Trash", "Archive")) {
@@ -51,7 +54,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "leaves",
                 "hand over and go",
-                "ends here",
+                "stop here",
                 step("{'do':'redirect','to':['gate@ostrel-gardens.example'],'leaves':true}")));
         World.get().office().bench().refuse("gate@ostrel-gardens.example", 451, 1);
         write("anna@school.example", World.VISITS, "hand over and go", "x");
@@ -75,14 +78,14 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "held",
                 "outside and away",
-                "ends here",
+                "stop here",
                 step("{'do':'redirect','to':['x@elsewhere.example']}"),
                 step("{'do':'trash'}"),
                 step("{'do':'mark','flags':['\\\\Flagged']}")));
         write("anna@school.example", World.VISITS, "outside and away", "x");
         await(
                 "the mark is set",
-                () -> steps("held").stream().anyMatch(s -> s.words().startsWith("marked") && s.state() == SENT));
+                () -> steps("held").stream().anyMatch(s -> s.kind() == Work.MARK && s.state() == SENT));
         assertThat(subjects("INBOX", "outside and away")).hasSize(1);
         var handOver = steps("held").stream()
                 .filter(s -> s.kind().leaves())
@@ -92,7 +95,7 @@ class OtherStepsTest extends ServerTest {
                 .signedIn("ilse", "greenhouse")
                 .send(
                         "POST",
-                        "/api/mailboxes/" + mailbox + "/steps/" + handOver.id() + "/DROP",
+                        "/api/mailboxes/" + mailbox + "/steps/" + handOver.id() + "/DISCARD",
                         "",
                         "application/json");
         await("it is in the trash", () -> subjects("Trash", "outside and away").size() == 1);
@@ -103,7 +106,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "fails",
                 "refused and away",
-                "ends here",
+                "stop here",
                 step("{'do':'redirect','to':['away@ostrel-gardens.example']}"),
                 step("{'do':'mark','flags':['\\\\Seen']}"),
                 step("{'do':'trash'}")));
@@ -111,7 +114,8 @@ class OtherStepsTest extends ServerTest {
         write("anna@school.example", World.VISITS, "refused and away", "x");
         await(
                 "it is back",
-                () -> steps("fails").stream().anyMatch(s -> s.words().startsWith("brought back") && s.state() == SENT));
+                () -> steps("fails").stream()
+                        .anyMatch(s -> s.done().is(PlannedPhrase.BROUGHT_BACK) && s.state() == SENT));
         Flags flags = flags(World.VISITS, "INBOX", "refused and away").get(0);
         assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
         assertThat(flags.contains(Flags.Flag.SEEN)).isFalse();
@@ -119,12 +123,12 @@ class OtherStepsTest extends ServerTest {
 
     @Test
     void eachSenderOfAListHasAFolderOfItsOwn() {
-        rules(rule("lists", "per sender", "ends here", step("{'do':'file','folder':'Writers','perSender':true}")));
+        rules(rule("lists", "per sender", "stop here", step("{'do':'file','folder':'Writers','perSender':true}")));
         write("anna@school.example", World.VISITS, "per sender", "x");
         write("tom@school.example", World.VISITS, "per sender", "x");
         await("both are filed", () -> steps("lists").size() == 2 && isDone("lists"));
         assertThat(steps("lists"))
-                .extracting(s -> s.words())
+                .extracting(s -> Wording.english().of(s.done()))
                 .containsExactlyInAnyOrder(
                         "filed in Writers/anna@school.example", "filed in Writers/tom@school.example");
     }
@@ -134,7 +138,7 @@ class OtherStepsTest extends ServerTest {
         Browser browser = new Browser(port).signedIn("ilse", "greenhouse");
         String notices = "/api/mailboxes/" + mailbox + "/notices";
         long before = browser.get(notices).get("last").longValue();
-        rules(rule("tells", "ring the bell", "goes on", step("{'do':'tell','sound':'bell'}")));
+        rules(rule("tells", "ring the bell", "continue", step("{'do':'notify','sound':'bell'}")));
         write("anna@school.example", World.VISITS, "ring the bell", "x");
         await("it is told", () -> isDone("tells"));
         var told = browser.get(notices + "?after=" + before);
@@ -149,7 +153,7 @@ class OtherStepsTest extends ServerTest {
     /** RFC 9051 §2.3.2: a keyword of ours beside the system flag. */
     @Test
     void whatIsToBeLookedAtByADayIsFlaggedTaggedAndOnTheDesk() {
-        rules(rule("look", "by tomorrow", "goes on", step("{'do':'look by','days':1}")));
+        rules(rule("look", "by tomorrow", "continue", step("{'do':'remind','days':1}")));
         write("anna@school.example", World.VISITS, "by tomorrow", "x");
         await("it is marked", () -> isDone("look"));
         String day = LocalDate.now(ZoneId.of("Europe/Stockholm")).plusDays(1).toString();
@@ -157,8 +161,8 @@ class OtherStepsTest extends ServerTest {
         assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
         assertThat(flags.getUserFlags()).contains("look-by-" + day);
         var desk = new Browser(port).signedIn("ilse", "greenhouse").get("/api/mailboxes/" + mailbox + "/desk");
-        assertThat(desk.at("/lookBy/0/day").stringValue()).isEqualTo(day);
-        assertThat(desk.at("/lookBy/0/message/subject").stringValue()).isEqualTo("by tomorrow");
+        assertThat(desk.at("/reminders/0/day").stringValue()).isEqualTo(day);
+        assertThat(desk.at("/reminders/0/message/subject").stringValue()).isEqualTo("by tomorrow");
     }
 
     @Test
@@ -166,7 +170,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "marks",
                 "mark this",
-                "goes on",
+                "continue",
                 step("{'do':'mark','flags':['\\\\Flagged'],'tags':['$Important','school'],'remove':['\\\\Seen']}")));
         write("anna@school.example", World.VISITS, "mark this", "x");
         await("it is marked", () -> isDone("marks"));
@@ -183,7 +187,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "over",
                 "order of seeds",
-                "ends here",
+                "stop here",
                 step(TO_SEEDS.replace("Orders", "Marked")),
                 step("{'do':'mark','flags':['\\\\Flagged']}")));
         write("anna@school.example", World.VISITS, "order of seeds", "x");
@@ -204,7 +208,7 @@ class OtherStepsTest extends ServerTest {
     @ParameterizedTest
     @ValueSource(strings = {"dropped-after-append", "dropped-after-expunge"})
     void whatBrokeOffOnTheWayToAnotherMailboxIsThereOnce(String trouble) {
-        rules(rule(trouble, "order, " + trouble, "ends here", step("{'do':'copy','folder':'Kept'}"), step(TO_SEEDS)));
+        rules(rule(trouble, "order, " + trouble, "stop here", step("{'do':'copy','folder':'Kept'}"), step(TO_SEEDS)));
         World.get().office().bench().call(trouble, 1);
         write("anna@school.example", World.VISITS, "order, " + trouble, "x");
         await("it is over there", () -> isDone(trouble));
@@ -220,7 +224,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "both",
                 "copied and held",
-                "ends here",
+                "stop here",
                 step("{'do':'copy','folder':'INBOX','mailbox':'" + World.SEEDS + "'}"),
                 step("{'do':'redirect','to':['x@elsewhere.example']}"),
                 step(TO_SEEDS)));
@@ -239,10 +243,10 @@ class OtherStepsTest extends ServerTest {
                 .isEqualTo(World.SEEDS);
         String book = "/api/mailboxes/" + mailbox + "/rule-book";
         for (String other : List.of("stranger@ostrel-gardens.example", World.VISITS)) {
-            String rules = rule("over", "x", "ends here", step(TO_SEEDS.replace(World.SEEDS, other)));
+            String rules = rule("over", "x", "stop here", step(TO_SEEDS.replace(World.SEEDS, other)));
             String saving = "{\"baseVersion\":"
                     + browser.get(book).get("version").intValue()
-                    + ",\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + rules + "]}}";
+                    + ",\"document\":{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[" + rules + "]}}";
             var answer = browser.send("PUT", book, saving, "application/json");
             assertThat(answer.statusCode()).isEqualTo(422);
             assertThat(answer.body()).contains("not another mailbox of yours", "You may choose " + World.SEEDS);
@@ -255,7 +259,7 @@ class OtherStepsTest extends ServerTest {
         rules(rule(
                 "rescue",
                 "of the school",
-                "goes on",
+                "continue",
                 step("{'do':'out of junk'}"),
                 step("{'do':'mark','flags':['\\\\Flagged']}")));
         write("anna@school.example", World.VISITS, "no junk of the school", "x");

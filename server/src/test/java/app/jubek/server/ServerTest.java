@@ -3,7 +3,7 @@ package app.jubek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.formats.rulebook.RuleBookJson;
-import app.jubek.server.delivery.StepView;
+import app.jubek.server.queue.StepView;
 import app.jubek.server.rulebook.RuleBooks;
 import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.Flags;
@@ -19,13 +19,11 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -33,7 +31,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Real mail in, and looking at what became of it. */
 abstract class ServerTest extends ServerContext {
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
 
     @LocalServerPort
     int port;
@@ -45,7 +42,7 @@ abstract class ServerTest extends ServerContext {
     RuleBooks books;
 
     @Autowired
-    app.jubek.server.delivery.Outbox outbox;
+    app.jubek.server.queue.Outbox outbox;
 
     UUID mailbox;
 
@@ -64,7 +61,7 @@ abstract class ServerTest extends ServerContext {
 
     void rules(String... rules) {
         String document =
-                "{\"format\":\"jubek-rule-book\",\"formatVersion\":1,\"rules\":[" + String.join(",", rules) + "]}";
+                "{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[" + String.join(",", rules) + "]}";
         books.save(mailbox, books.current(mailbox).version(), RuleBookJson.read(document), "test");
     }
 
@@ -79,8 +76,8 @@ abstract class ServerTest extends ServerContext {
         return json.replace('\'', '"');
     }
 
-    /** Hands a message in by SMTP, octet for octet, from an envelope sender that may be empty. */
-    static void send(String from, String to, byte[] octets) {
+    /** Hands a message in by SMTP, byte for byte, from an envelope sender that may be empty. */
+    static void send(String from, String to, byte[] bytes) {
         try (Socket socket = new Socket("127.0.0.1", World.get().settings.smtpPort())) {
             OutputStream out = socket.getOutputStream();
             InputStream in = socket.getInputStream();
@@ -91,7 +88,7 @@ abstract class ServerTest extends ServerContext {
             }
             command(out, "DATA");
             expect(in, '3');
-            String stuffed = new String(octets, StandardCharsets.ISO_8859_1).replace("\r\n.", "\r\n..");
+            String stuffed = new String(bytes, StandardCharsets.ISO_8859_1).replace("\r\n.", "\r\n..");
             out.write(stuffed.getBytes(StandardCharsets.ISO_8859_1));
             command(out, stuffed.endsWith("\r\n") ? "." : "\r\n.");
             expect(in, '2');
@@ -155,12 +152,12 @@ abstract class ServerTest extends ServerContext {
             if (!into.exists()) {
                 into.create(Folder.HOLDS_MESSAGES);
             }
-            byte[] octets = ("Return-Path: <anna@school.example>\r\nFrom: anna@school.example\r\nSubject: " + subject
+            byte[] bytes = ("Return-Path: <anna@school.example>\r\nFrom: anna@school.example\r\nSubject: " + subject
                             + "\r\nMessage-ID: <" + UUID.randomUUID() + "@school.example>\r\n\r\nx\r\n")
                     .getBytes(StandardCharsets.UTF_8);
             into.appendMessages(new Message[] {
                 new jakarta.mail.internet.MimeMessage(
-                        Session.getInstance(new Properties()), new java.io.ByteArrayInputStream(octets))
+                        Session.getInstance(new Properties()), new java.io.ByteArrayInputStream(bytes))
             });
         } catch (MessagingException failed) {
             throw new IllegalStateException(failed);
@@ -221,25 +218,4 @@ abstract class ServerTest extends ServerContext {
     }
 
     /** A folder that changes under one's hands is looked at again. */
-    private static boolean holds(BooleanSupplier holds) {
-        try {
-            return holds.getAsBoolean();
-        } catch (IllegalStateException changing) {
-            return false;
-        }
-    }
-
-    static void await(String what, BooleanSupplier holds) {
-        long end = System.nanoTime() + PATIENCE.toNanos();
-        while (!holds(holds)) {
-            if (System.nanoTime() > end) {
-                throw new AssertionError("waited in vain: " + what);
-            }
-            try {
-                Thread.sleep(30);
-            } catch (InterruptedException stopped) {
-                Thread.currentThread().interrupt();
-            }
-        }
-    }
 }

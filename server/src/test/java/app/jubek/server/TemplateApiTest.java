@@ -2,6 +2,7 @@ package app.jubek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.plan.Reason;
 import app.jubek.core.step.StepState;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -71,7 +72,7 @@ class TemplateApiTest extends ServerTest {
     @Test
     void itGoesOutFilledAndCanNotBeRemovedWhileARuleAnswersFromIt() {
         save("tour", 0, " come on Monday.");
-        rules(rule("answers", "tour from a template", "ends here", step("{'do':'reply','template':'tour'}")));
+        rules(rule("answers", "tour from a template", "stop here", step("{'do':'reply','template':'tour'}")));
         assertThat(listed("tour").at("/usedBy/0").stringValue()).isEqualTo("answers");
         assertThat(browser.send("DELETE", at("/templates/tour?baseVersion=1"), "", "application/json")
                         .body())
@@ -90,10 +91,10 @@ class TemplateApiTest extends ServerTest {
 
     @Test
     void anAnswerHeldForWantOfItsTemplateDoesNotCountAsGiven() {
-        rules(rule("missing", "no template yet", "ends here", step("{'do':'reply','template':'yet'}")));
+        rules(rule("missing", "no template yet", "stop here", step("{'do':'reply','template':'yet'}")));
         write("liv@missing.example", World.VISITS, "no template yet", "one");
         await("it is held", () -> steps("missing").stream().anyMatch(s -> s.state() == StepState.HELD));
-        assertThat(steps("missing").get(0).note()).isEqualTo("the template of its answer is gone");
+        assertThat(steps("missing").get(0).because()).contains(Reason.TEMPLATE_GONE.with());
         save("yet", 0, "here I am");
         write("liv@missing.example", World.VISITS, "no template yet", "two");
         await("the second is answered", () -> steps("missing").stream().anyMatch(s -> s.state() == StepState.SENT));
@@ -116,7 +117,7 @@ class TemplateApiTest extends ServerTest {
                 "{\"baseVersion\":0,\"written\":" + written.formatted(id) + "}",
                 "application/json");
         putDocument(id, "plan.txt", "the new plan");
-        rules(rule("plans", "the plan please", "ends here", step("{'do':'reply','template':'plans','timesADay':3}")));
+        rules(rule("plans", "the plan please", "stop here", step("{'do':'reply','template':'plans','timesADay':3}")));
         write("liv@plan.example", World.VISITS, "the plan please", "");
         await(
                 "the answer left",
@@ -129,7 +130,7 @@ class TemplateApiTest extends ServerTest {
         JsonNode sent = browser.get(at("/steps/" + steps("plans").get(0).id() + "/sent"));
         assertThat(sent.at("/attachments/0/name").stringValue()).isEqualTo("plan.txt");
         assertThat(sent.get("raw").stringValue()).contains("Auto-Submitted: auto-replied");
-        assertThat(browser.get(at("/answers?writer=LIV@plan.example"))).hasSize(1);
+        assertThat(browser.get(at("/answers?sender=LIV@plan.example"))).hasSize(1);
     }
 
     /** RFC 2392: the rich form names the picture, and Records show it without loading anything. */
@@ -144,7 +145,7 @@ class TemplateApiTest extends ServerTest {
                 at("/templates/signed"),
                 "{\"baseVersion\":0,\"written\":" + written.formatted(id) + "}",
                 "application/json");
-        rules(rule("signed", "sign this", "ends here", step("{'do':'reply','template':'signed'}")));
+        rules(rule("signed", "sign this", "stop here", step("{'do':'reply','template':'signed'}")));
         write("liv@signed.example", World.VISITS, "sign this", "");
         await(
                 "the answer left",
@@ -170,7 +171,7 @@ class TemplateApiTest extends ServerTest {
 
     @Test
     void aTestOfAnAliasArrivesWithoutAnyRuleActingOnIt() {
-        rules(rule("all-tests", "does mail to", "ends here", step("{'do':'file','folder':'Wrong'}")));
+        rules(rule("all-tests", "does mail to", "stop here", step("{'do':'file','folder':'Wrong'}")));
         String asked = "{\"address\":\"photos@ostrel-gardens.example\"}";
         browser.send("POST", at("/alias-tests"), asked, "application/json");
         await(

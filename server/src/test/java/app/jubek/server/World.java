@@ -55,7 +55,7 @@ final class World {
     }
 
     void open() {
-        office = new PostOffice(settings, octets -> {});
+        office = new PostOffice(settings, bytes -> {});
         office.open(List.of(SEEDS, WALKS));
         office.start();
     }
@@ -64,6 +64,8 @@ final class World {
         emptyDatabase();
         registry.add("spring.datasource.url", () -> DATABASE);
         registry.add("spring.datasource.password", () -> PASSWORD);
+        registry.add(
+                "spring.jpa.properties.hibernate.session_factory.statement_inspector", StatementRecord.class::getName);
         registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
         registry.add("jubek.poll-interval", () -> "2s");
         registry.add("jubek.reconnect-after", () -> "200ms");

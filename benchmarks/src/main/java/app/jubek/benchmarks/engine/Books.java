@@ -1,16 +1,16 @@
 package app.jubek.benchmarks.engine;
 
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
-import app.jubek.core.text.Value;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -23,7 +23,7 @@ final class Books {
     static RuleBook of(List<String> phrases) {
         List<Rule> rules = new ArrayList<>();
         for (int i = 0; i + EACH <= phrases.size(); i += EACH) {
-            rules.add(rule(i, TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, phrases.subList(i, i + EACH))));
+            rules.add(rule(i, TextCriterion.phrases(MessagePart.Kind.SUBJECT_OR_TEXT, phrases.subList(i, i + EACH))));
         }
         return RuleBook.of(rules);
     }
@@ -33,16 +33,17 @@ final class Books {
         List<Rule> rules = new ArrayList<>();
         for (int i = 0; i + EACH <= phrases.size(); i += EACH) {
             int number = i / EACH;
-            How how = number % 50 == 7 ? How.PATTERN : number % 10 == 3 ? How.WILDCARD : How.CONTAINS;
+            MatchType how =
+                    number % 50 == 7 ? MatchType.PATTERN : number % 10 == 3 ? MatchType.WILDCARD : MatchType.CONTAINS;
             List<Value> values = phrases.subList(i, i + EACH).stream()
                     .map(phrase -> Value.of(how, Comparison.FOLDED, written(how, phrase)))
                     .toList();
-            rules.add(rule(i, new TextTest(Part.of(Part.Kind.SUBJECT_OR_TEXT), values, false)));
+            rules.add(rule(i, new TextCriterion(MessagePart.of(MessagePart.Kind.SUBJECT_OR_TEXT), values, false)));
         }
         return RuleBook.of(rules);
     }
 
-    private static String written(How how, String phrase) {
+    private static String written(MatchType how, String phrase) {
         return switch (how) {
             case WILDCARD -> "*" + phrase.replaceAll("[*?\\\\]", "") + "*";
             case PATTERN -> phrase.replaceAll("[^A-Za-z0-9 ]", ".") + "[a-z]*";
@@ -50,7 +51,7 @@ final class Books {
         };
     }
 
-    private static Rule rule(int number, TextTest test) {
+    private static Rule rule(int number, TextCriterion test) {
         return new Rule(
                 new RuleId("r" + number),
                 1,
@@ -58,7 +59,7 @@ final class Books {
                 test,
                 new Nothing(),
                 List.of(new Step.Copy("f" + number)),
-                Ending.GOES_ON,
+                Ending.CONTINUE,
                 true);
     }
 

@@ -1,20 +1,20 @@
 package app.jubek.benchmarks.engine;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Mark;
-import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.CompiledBook;
-import app.jubek.core.decide.Course;
+import app.jubek.core.decide.Silence;
 import app.jubek.core.decide.Trace;
+import app.jubek.core.explain.Mark;
+import app.jubek.core.matching.ComparedText;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.text.ComparedText;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.Folding;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -56,11 +56,10 @@ public class Deciding {
     private List<JSieveMail> forJSieve;
     private RuleBook rules;
     private CompiledBook compiled;
-    private Course naive;
     private Trie trie;
     private SieveFactory jsieve;
     private Node script;
-    private Setting setting;
+    private MessageContext context;
     private int at;
 
     @Setup(Level.Trial)
@@ -76,12 +75,11 @@ public class Deciding {
         };
         rules = book.equals("mixed") ? Books.mixed(phrases) : Books.of(phrases);
         compiled = CompiledBook.of(rules);
-        naive = new Course(rules);
         trie = Trie.builder()
                 .addKeywords(phrases.stream().map(Folding::fold).toList())
                 .build();
         MailAddress me = MailAddress.of("me@example.com");
-        setting = new Setting(
+        context = new MessageContext(
                 new OwnSide(me, List.of(me), List.of("example.com")),
                 AddressBook.empty(),
                 Instant.EPOCH,
@@ -89,7 +87,8 @@ public class Deciding {
                 ZoneOffset.UTC,
                 false,
                 "me@example.com",
-                "INBOX");
+                "INBOX",
+                false);
         jsieve = new ConfigurationManager().build();
         script = jsieve.parse(new ByteArrayInputStream(Books.script(phrases).getBytes(StandardCharsets.UTF_8)));
         forJSieve = messages.stream().map(JSieveMail::new).toList();
@@ -104,7 +103,7 @@ public class Deciding {
         long picked = 0;
         long hits = 0;
         for (ReadMessage message : messages) {
-            CompiledBook.Judged judged = compiled.judge(new InHand(message, setting));
+            CompiledBook.Judged judged = compiled.judge(new MessageView(message, context));
             Trace trace = judged.trace();
             for (int i = 0; i < trace.size(); i++) {
                 picked += trace.isPicked(i) ? 1 : 0;
@@ -145,7 +144,7 @@ public class Deciding {
 
     @Benchmark
     public int jubek(Blackhole hole) {
-        return judged(compiled.judge(new InHand(messages.get(next()), setting)), hole);
+        return judged(compiled.judge(new MessageView(messages.get(next()), context)), hole);
     }
 
     private int judged(CompiledBook.Judged judged, Blackhole hole) {
@@ -165,7 +164,7 @@ public class Deciding {
     /** Folds once, then one rule after the other, each until it is decided; no spans. */
     @Benchmark
     public Trace naive() {
-        return naive.run(new InHand(messages.get(next()), setting));
+        return Trace.of(rules, new MessageView(messages.get(next()), context), Silence.none());
     }
 
     @Benchmark

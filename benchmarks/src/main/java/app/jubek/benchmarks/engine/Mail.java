@@ -1,8 +1,8 @@
 package app.jubek.benchmarks.engine;
 
-import app.jubek.core.message.MessageReading;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.text.Folding;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.text.Limits;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -31,7 +31,7 @@ final class Mail {
     private static final int SHORTEST_PHRASE = 6;
     private static final int LONGEST_PHRASE = 40;
 
-    private final List<byte[]> octets = new ArrayList<>();
+    private final List<byte[]> bytes = new ArrayList<>();
     private final List<ReadMessage> messages = new ArrayList<>();
     private final Map<String, Integer> spread = new HashMap<>();
 
@@ -40,11 +40,11 @@ final class Mail {
         try (Stream<Path> files = Files.walk(data)) {
             for (Path file :
                     files.filter(f -> f.toString().endsWith(".txt")).sorted().toList()) {
-                byte[] raw = octets(file);
+                byte[] raw = bytes(file);
                 ReadMessage message = reading.read(raw);
                 int length = message.texts().stream().mapToInt(String::length).sum();
                 if (messages.size() < MESSAGES && length >= SHORTEST && length <= LONGEST) {
-                    octets.add(raw);
+                    bytes.add(raw);
                     messages.add(message);
                 }
             }
@@ -54,7 +54,7 @@ final class Mail {
         messages.forEach(this::countPhrases);
     }
 
-    private static byte[] octets(Path file) throws IOException {
+    private static byte[] bytes(Path file) throws IOException {
         String text = Files.readString(file, StandardCharsets.ISO_8859_1);
         String message = text.startsWith("From ") ? text.substring(text.indexOf('\n') + 1) : text;
         return message.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.ISO_8859_1);
@@ -84,8 +84,8 @@ final class Mail {
         return messages;
     }
 
-    List<byte[]> octets() {
-        return octets;
+    List<byte[]> bytes() {
+        return bytes;
     }
 
     /** Phrases that stand, as words, in so many parts of the messages, by seed. */

@@ -1,7 +1,7 @@
 package app.jubek.benchmarks.engine;
 
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.text.Limits;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -26,17 +26,17 @@ import org.openjdk.jmh.annotations.State;
 public class Reading {
     private final MessageReading reading = new MessageReading(Limits.standard());
     private final DefaultMessageBuilder builder = new DefaultMessageBuilder();
-    private List<byte[]> octets;
+    private List<byte[]> bytes;
     private int at;
 
     @Setup(Level.Trial)
     public void prepare() {
-        octets = new Mail(Path.of(System.getProperty("open.mail"))).octets();
+        bytes = new Mail(Path.of(System.getProperty("open.mail"))).bytes();
     }
 
     private byte[] next() {
-        at = at + 1 == octets.size() ? 0 : at + 1;
-        return octets.get(at);
+        at = at + 1 == bytes.size() ? 0 : at + 1;
+        return bytes.get(at);
     }
 
     @Benchmark

@@ -1,30 +1,30 @@
 package app.jubek.core.compiled;
 
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Searchable;
 import java.util.HashMap;
 import java.util.Map;
 
 /** Whole addresses, domains and domains with all below them, looked up in one part. */
 final class AddressIndex {
-    private final AddressTest.Part part;
+    private final AddressCriterion.AddressField part;
     private final Map<String, Integer> whole = new HashMap<>();
     private final Map<String, Integer> domains = new HashMap<>();
     private final Map<String, Integer> above = new HashMap<>();
-    private final Map<AddressTest.How, Map<String, Integer>> byHow = Map.of(
-            AddressTest.How.IS, whole,
-            AddressTest.How.AT_DOMAIN, domains,
-            AddressTest.How.AT_DOMAIN_OR_BELOW, above);
+    private final Map<AddressCriterion.AddressMatch, Map<String, Integer>> byHow = Map.of(
+            AddressCriterion.AddressMatch.IS, whole,
+            AddressCriterion.AddressMatch.AT_DOMAIN, domains,
+            AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW, above);
 
-    AddressIndex(AddressTest.Part part) {
+    AddressIndex(AddressCriterion.AddressField part) {
         this.part = part;
     }
 
-    void add(AddressTest.AddressProbe probe, int number) {
-        byHow.get(probe.how()).put(probe.value(), number);
+    void add(AddressCriterion.AddressMatcher term, int number) {
+        byHow.get(term.how()).put(term.value(), number);
     }
 
-    void look(Searchable message, Findings findings) {
+    void look(Searchable message, FoundTerms findings) {
         for (String address : message.addresses(part)) {
             hit(whole, address, findings);
             String domain = address.substring(address.lastIndexOf('@') + 1);
@@ -38,10 +38,10 @@ final class AddressIndex {
         }
     }
 
-    private static void hit(Map<String, Integer> probes, String key, Findings findings) {
-        Integer probe = probes.get(key);
-        if (probe != null) {
-            findings.hit(probe);
+    private static void hit(Map<String, Integer> terms, String key, FoundTerms findings) {
+        Integer term = terms.get(key);
+        if (term != null) {
+            findings.hit(term);
         }
     }
 }

@@ -1,10 +1,10 @@
 package app.jubek.core.compiled;
 
-import app.jubek.core.criteria.Part;
-import app.jubek.core.text.ComparedText;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.PhraseIndex;
-import app.jubek.core.text.Value;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.matching.ComparedText;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.PhraseIndex;
+import app.jubek.core.matching.Value;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,16 +12,17 @@ import java.util.Map;
 
 /** All values that are looked for in one part under one comparison. */
 final class Channel {
-    private final Part atom;
+    private final MessagePart atom;
     private final Comparison comparison;
     private final PhraseIndex index;
     private final Sought[][] byString;
     private final Sought[] everywhere;
 
-    /** A value and the number of its probe. */
-    private record Sought(Value value, int probe) {}
+    /** A value and the number of its term. */
+    private record Sought(Value value, int term) {}
 
-    private Channel(Part atom, Comparison comparison, Map<String, List<Sought>> byString, List<Sought> everywhere) {
+    private Channel(
+            MessagePart atom, Comparison comparison, Map<String, List<Sought>> byString, List<Sought> everywhere) {
         this.atom = atom;
         this.comparison = comparison;
         this.index = PhraseIndex.of(List.copyOf(byString.keySet()));
@@ -36,24 +37,24 @@ final class Channel {
         private final Map<String, List<Sought>> byString = new LinkedHashMap<>();
         private final List<Sought> everywhere = new ArrayList<>();
 
-        void add(Value value, int probe) {
+        void add(Value value, int term) {
             List<Sought> into = value.needed()
                     .map(needed -> byString.computeIfAbsent(needed, s -> new ArrayList<>(1)))
                     .orElse(everywhere);
-            into.add(new Sought(value, probe));
+            into.add(new Sought(value, term));
         }
 
-        Channel build(Part atom, Comparison comparison) {
+        Channel build(MessagePart atom, Comparison comparison) {
             return new Channel(atom, comparison, byString, everywhere);
         }
     }
 
-    Part atom() {
+    MessagePart atom() {
         return atom;
     }
 
     /** Looks through the texts of the part, one after the other. */
-    void look(List<String> texts, ComparedText buffer, Findings findings) {
+    void look(List<String> texts, ComparedText buffer, FoundTerms findings) {
         for (int number = 0; number < texts.size(); number++) {
             String text = texts.get(number);
             buffer.load(text, comparison);
@@ -71,20 +72,20 @@ final class Channel {
         }
     }
 
-    private void found(Sought sought, int part, ComparedText buffer, int start, int end, Findings findings) {
+    private void found(Sought sought, int part, ComparedText buffer, int start, int end, FoundTerms findings) {
         Value value = sought.value();
         if (value.isPlainlyPlaced()) {
             if (value.isFoundBy(buffer, start, end)) {
-                findings.hit(sought.probe());
-                findings.place(sought.probe(), atom, part, buffer, start, end);
+                findings.hit(sought.term());
+                findings.place(sought.term(), atom, part, buffer, start, end);
             }
-        } else if (findings.isFirstLook(sought.probe(), atom, part) && value.isFoundBy(buffer, start, end)) {
+        } else if (findings.isFirstLook(sought.term(), atom, part) && value.isFoundBy(buffer, start, end)) {
             notePlaces(sought, part, buffer, findings);
         }
     }
 
-    private void notePlaces(Sought sought, int part, ComparedText buffer, Findings findings) {
-        findings.hit(sought.probe());
-        sought.value().places(buffer).forEach(span -> findings.place(sought.probe(), atom, part, span));
+    private void notePlaces(Sought sought, int part, ComparedText buffer, FoundTerms findings) {
+        findings.hit(sought.term());
+        sought.value().places(buffer).forEach(span -> findings.place(sought.term(), atom, part, span));
     }
 }

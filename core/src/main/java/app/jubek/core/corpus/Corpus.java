@@ -1,25 +1,20 @@
 package app.jubek.core.corpus;
 
-import app.jubek.core.compiled.ProbeIndex;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Hits;
-import app.jubek.core.criteria.Probe;
-import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.SimpleCriterion;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.PriorityQueue;
 
 /**
- * A mailbox's past mail, folded, with the set of messages that each probe hits. A changed value alone is
+ * A mailbox's past mail, folded, with the set of messages that each term hits. A changed value alone is
  * looked for again; a message that is added is looked at by the sets that exist when they are next asked for. Where
  * messages would take more memory than they may, those that came in first leave.
  *
@@ -31,10 +26,9 @@ public final class Corpus {
 
     private final int maxSets;
     private final long maxBytes;
-    private final List<Optional<PastMessage>> messages = new ArrayList<>();
     private final PriorityQueue<Held> firstIn =
             new PriorityQueue<>(Comparator.comparing(held -> held.message().received()));
-    private final Map<Probe, HitSet> sets;
+    private Shelf shelf;
     private List<Held> byArrival = List.of();
     private long bytes;
     private boolean cut;
@@ -47,27 +41,32 @@ public final class Corpus {
     public Corpus(int maxSets, long maxBytes) {
         this.maxSets = maxSets;
         this.maxBytes = maxBytes;
-        this.sets = new LinkedHashMap<>(64, 0.75f, true);
+        this.shelf = new Shelf(maxSets);
     }
 
     private record Held(int place, PastMessage message) {}
 
-    private static final class HitSet {
-        private final BitSet hits = new BitSet();
-        private int looked;
-    }
-
     public synchronized void add(PastMessage message) {
-        firstIn.add(new Held(messages.size(), message));
-        messages.add(Optional.of(message));
+        firstIn.add(new Held(shelf.put(message), message));
         bytes += message.bytes();
         while (bytes > maxBytes && firstIn.size() > 1) {
             Held leaves = firstIn.remove();
-            messages.set(leaves.place(), Optional.empty());
+            shelf.clear(leaves.place());
             bytes -= leaves.message().bytes();
             cut = true;
         }
+        if (shelf.isMostlyEmpty()) {
+            closeUp();
+        }
         byArrival = List.of();
+    }
+
+    /** Leaves the empty places behind; who works on the old shelf has it for as long as that takes. */
+    private void closeUp() {
+        List<PastMessage> kept = firstIn.stream().map(Held::message).toList();
+        shelf = new Shelf(maxSets);
+        firstIn.clear();
+        kept.forEach(message -> firstIn.add(new Held(shelf.put(message), message)));
     }
 
     public synchronized int size() {
@@ -97,57 +96,19 @@ public final class Corpus {
                 && byArrival.get(first).message().received().isBefore(from)) {
             first++;
         }
-        return new View(byArrival.subList(first, byArrival.size()));
-    }
-
-    /** Of a test of very many values: which messages any of them hits, and how many each hits among some. */
-    private synchronized Together together(List<Probe> probes, BitSet among) {
-        Map<Probe, Integer> numbers = new LinkedHashMap<>();
-        probes.forEach(probe -> numbers.putIfAbsent(probe, numbers.size()));
-        ProbeIndex index = ProbeIndex.of(List.copyOf(numbers.keySet()));
-        BitSet any = new BitSet();
-        int[] reach = new int[numbers.size()];
-        for (int i = 0; i < messages.size(); i++) {
-            int place = i;
-            messages.get(i).map(m -> index.look(m.seen())).ifPresent(found -> {
-                for (int probe = found.nextTouched(0); probe >= 0; probe = found.nextTouched(probe + 1)) {
-                    any.set(place);
-                    reach[probe] += among.get(place) ? 1 : 0;
-                }
-            });
-        }
-        return new Together(
-                any, probes.stream().map(probe -> reach[numbers.get(probe)]).toList());
-    }
-
-    private record Together(BitSet any, List<Integer> reaches) {}
-
-    private synchronized BitSet hits(Test test) {
-        BitSet any = new BitSet();
-        test.probes().forEach(probe -> any.or(hits(probe)));
-        return any;
-    }
-
-    private synchronized BitSet hits(Probe probe) {
-        HitSet set = sets.computeIfAbsent(probe, p -> new HitSet());
-        for (int i = set.looked; i < messages.size(); i++) {
-            set.hits.set(i, messages.get(i).map(m -> probe.hits(m.seen())).orElse(false));
-        }
-        set.looked = messages.size();
-        if (sets.size() > maxSets) {
-            sets.remove(sets.keySet().iterator().next());
-        }
-        return (BitSet) set.hits.clone();
+        return new View(byArrival.subList(first, byArrival.size()), shelf);
     }
 
     /** One stretch of the evidence, in order of arrival. */
     public final class View {
         private final Held[] held;
-        private final Map<Test, BitSet> known = new IdentityHashMap<>();
-        private final Map<Test, Together> together = new IdentityHashMap<>();
+        private final Map<SimpleCriterion, BitSet> known = new IdentityHashMap<>();
+        private final Map<SimpleCriterion, Shelf.Together> together = new IdentityHashMap<>();
+        private final Shelf shelf;
 
-        private View(List<Held> held) {
+        private View(List<Held> held, Shelf shelf) {
             this.held = held.toArray(new Held[0]);
+            this.shelf = shelf;
         }
 
         public int size() {
@@ -163,14 +124,20 @@ public final class Corpus {
             return test -> set(test).get(place);
         }
 
-        private BitSet set(Test test) {
+        private BitSet set(SimpleCriterion test) {
             BitSet set = known.get(test);
             if (set == null) {
-                boolean many = test.probes().size() > MANY;
-                set = many ? together(test).any() : Corpus.this.hits(test);
+                boolean many = test.terms().size() > MANY;
+                set = many ? together(test).any() : hits(test);
                 known.put(test, set);
             }
             return set;
+        }
+
+        private BitSet hits(SimpleCriterion test) {
+            BitSet any = new BitSet();
+            test.terms().forEach(term -> any.or(shelf.hits(term)));
+            return any;
         }
 
         /**
@@ -181,8 +148,9 @@ public final class Corpus {
             if (criterion instanceof Group group) {
                 return combined(group);
             }
-            BitSet held = criterion instanceof Test test ? inWindow(set(test)) : new BitSet();
-            boolean turned = criterion instanceof Everything || criterion instanceof Test test && test.negated();
+            BitSet held = criterion instanceof SimpleCriterion test ? inWindow(set(test)) : new BitSet();
+            boolean turned =
+                    criterion instanceof Everything || criterion instanceof SimpleCriterion test && test.negated();
             if (turned) {
                 held.flip(0, size());
             }
@@ -192,13 +160,13 @@ public final class Corpus {
         private BitSet combined(Group group) {
             BitSet all = holding(group.criteria().get(0));
             for (Criterion next : group.criteria().subList(1, group.criteria().size())) {
-                if (group.how() == Group.How.ALL) {
+                if (group.how() == Group.Quantifier.ALL) {
                     all.and(holding(next));
                 } else {
                     all.or(holding(next));
                 }
             }
-            if (group.how() == Group.How.NONE) {
+            if (group.how() == Group.Quantifier.NONE) {
                 all.flip(0, size());
             }
             return all;
@@ -214,22 +182,22 @@ public final class Corpus {
             return here;
         }
 
-        private Together together(Test test) {
+        private Shelf.Together together(SimpleCriterion test) {
             return together.computeIfAbsent(test, t -> {
                 BitSet among = new BitSet();
                 for (Held each : held) {
                     among.set(each.place());
                 }
-                return Corpus.this.together(t.probes(), among);
+                return shelf.together(t.terms(), among);
             });
         }
 
-        /** How many messages of the window each probe of a test hits. */
-        public List<Integer> reaches(Test test) {
-            return test.probes().size() > MANY
-                    ? together(test).reaches()
-                    : test.probes().stream()
-                            .map(probe -> inWindow(Corpus.this.hits(probe)).cardinality())
+        /** How many messages of the window each term of a test hits. */
+        public List<Integer> matches(SimpleCriterion test) {
+            return test.terms().size() > MANY
+                    ? together(test).matches()
+                    : test.terms().stream()
+                            .map(term -> inWindow(shelf.hits(term)).cardinality())
                             .toList();
         }
     }

@@ -1,13 +1,13 @@
 package app.jubek.core.corpus;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.InHand;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
+import app.jubek.core.view.MessageView;
 import java.time.Instant;
 
 /** One message of the evidence; criteria look at it as they do at one that has just come in. */
-public record PastMessage(long id, Instant received, InHand seen) {
+public record PastMessage(long id, Instant received, MessageView seen) {
     /** What a message takes beside its texts, measured with ordinary headers. */
     private static final long FRAME = 3_000;
 
@@ -30,7 +30,7 @@ public record PastMessage(long id, Instant received, InHand seen) {
         return message().in(Role.FROM).stream()
                 .findFirst()
                 .map(MailAddress::shown)
-                .orElse("(no writer)");
+                .orElse("(no sender)");
     }
 
     public String subject() {

@@ -1,5 +1,6 @@
 package app.jubek.core.criteria;
 
+import app.jubek.core.wording.Statement;
 import java.util.List;
 
 /**
@@ -8,13 +9,13 @@ import java.util.List;
  * <p>Laws: a negated test holds exactly where the test does not; {@link Everything} holds for every message and {@link
  * Nothing} for none; "none of" is the negation of "any of".
  */
-public sealed interface Criterion permits Test, Group, Everything, Nothing {
+public sealed interface Criterion permits SimpleCriterion, Group, Everything, Nothing {
 
     boolean holds(Hits hits);
 
     /** All tests inside, in order. */
-    default List<Test> tests() {
-        if (this instanceof Test test) {
+    default List<SimpleCriterion> tests() {
+        if (this instanceof SimpleCriterion test) {
             return List.of(test);
         }
         return this instanceof Group group
@@ -25,5 +26,5 @@ public sealed interface Criterion permits Test, Group, Everything, Nothing {
     }
 
     /** A clause that can follow the word "mail": "from anyone at birkhall-school.example". */
-    String inWords();
+    Statement statement();
 }

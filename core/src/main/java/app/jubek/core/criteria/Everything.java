@@ -1,5 +1,7 @@
 package app.jubek.core.criteria;
 
+import app.jubek.core.wording.Statement;
+
 /** Every message: a deliberate choice, never an empty rule. */
 public record Everything() implements Criterion {
     @Override
@@ -8,7 +10,7 @@ public record Everything() implements Criterion {
     }
 
     @Override
-    public String inWords() {
-        return "of every kind";
+    public Statement statement() {
+        return CriterionPhrase.EVERY_KIND.with();
     }
 }

@@ -1,13 +1,15 @@
 package app.jubek.core.criteria;
 
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Phrase;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 
 /** Several criteria taken together; groups nest. */
-public record Group(How how, List<Criterion> criteria) implements Criterion {
+public record Group(Quantifier how, List<Criterion> criteria) implements Criterion {
 
     /** How many of them must hold. */
-    public enum How {
+    public enum Quantifier {
         ALL,
         ANY,
         NONE
@@ -24,28 +26,29 @@ public record Group(How how, List<Criterion> criteria) implements Criterion {
     public boolean holds(Hits hits) {
         for (Criterion criterion : criteria) {
             boolean held = criterion.holds(hits);
-            if (how == How.ALL && !held) {
+            if (how == Quantifier.ALL && !held) {
                 return false;
             }
-            if (how != How.ALL && held) {
-                return how == How.ANY;
+            if (how != Quantifier.ALL && held) {
+                return how == Quantifier.ANY;
             }
         }
-        return how != How.ANY;
+        return how != Quantifier.ANY;
     }
 
     @Override
-    public String inWords() {
-        List<String> parts = criteria.stream().map(this::part).toList();
+    public Statement statement() {
+        List<Statement> parts = criteria.stream().map(this::part).toList();
         return switch (how) {
-            case ALL -> Words.and(parts);
-            case ANY -> Words.or(parts);
-            case NONE -> "neither " + String.join(" nor ", parts);
+            case ALL -> Phrase.PLAIN.with(Argument.and(parts));
+            case ANY -> Phrase.PLAIN.with(Argument.or(parts));
+            case NONE ->
+                Phrase.NEITHER.with(parts.stream().reduce(Phrase.NOR::with).orElseThrow());
         };
     }
 
-    private String part(Criterion criterion) {
+    private Statement part(Criterion criterion) {
         boolean nested = criterion instanceof Group group && group.criteria().size() > 1;
-        return nested ? "(" + criterion.inWords() + ")" : criterion.inWords();
+        return nested ? Phrase.BRACKETED.with(criterion.statement()) : criterion.statement();
     }
 }

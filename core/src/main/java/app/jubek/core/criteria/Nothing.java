@@ -1,5 +1,7 @@
 package app.jubek.core.criteria;
 
+import app.jubek.core.wording.Statement;
+
 /** No message: what a rule without exceptions leaves out. */
 public record Nothing() implements Criterion {
     @Override
@@ -8,7 +10,7 @@ public record Nothing() implements Criterion {
     }
 
     @Override
-    public String inWords() {
-        return "of no kind";
+    public Statement statement() {
+        return CriterionPhrase.NO_KIND.with();
     }
 }

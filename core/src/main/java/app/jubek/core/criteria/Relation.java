@@ -1,22 +1,19 @@
 package app.jubek.core.criteria;
 
+import app.jubek.core.wording.Code;
+
 /** How one thing stands to another (RFC 5231 §4). */
-public enum Relation {
-    OVER("over"),
-    AT_LEAST("at least"),
-    UNDER("under"),
-    AT_MOST("at most"),
-    EQUAL("exactly"),
-    OTHER_THAN("other than");
+public enum Relation implements Code {
+    OVER,
+    AT_LEAST,
+    UNDER,
+    AT_MOST,
+    EQUAL,
+    OTHER_THAN;
 
-    private final String words;
-
-    Relation(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
+    @Override
+    public String id() {
+        return "RELATION_" + name();
     }
 
     /**

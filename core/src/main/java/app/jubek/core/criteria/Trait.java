@@ -1,40 +1,41 @@
 package app.jubek.core.criteria;
 
 import app.jubek.core.message.SentBy;
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Statement;
 import java.util.Locale;
 
 /** Something that a message is or is not, beyond its texts. */
 public sealed interface Trait {
-    String inWords();
+    Statement statement();
 
     /** Who or what sent it. */
     record Sent(SentBy by) implements Trait {
         @Override
-        public String inWords() {
-            return "sent by " + by.words();
+        public Statement statement() {
+            return CriterionPhrase.SENT_BY.with(by);
         }
     }
 
     /** How it stands to the mailbox and the people in it. */
-    enum Standing implements Trait {
-        CONVERSATION("part of a conversation we are in"),
-        WRITTEN_TO_ME("written to me"),
-        TO_ME_ALONE("written to me alone"),
-        KNOWN("from a known person");
+    enum Relationship implements Trait, Code {
+        CONVERSATION,
+        WRITTEN_TO_ME,
+        TO_ME_ALONE,
+        KNOWN;
 
-        private final String words;
-
-        Standing(String words) {
-            this.words = words;
+        @Override
+        public String id() {
+            return "TRAIT_" + name();
         }
 
         @Override
-        public String inWords() {
-            return words;
+        public Statement statement() {
+            return with();
         }
     }
 
-    /** The writer is in a group of the address book. */
+    /** The sender is in a group of the address book. */
     record InGroup(String group) implements Trait {
         public InGroup {
             group = group.strip();
@@ -44,8 +45,8 @@ public sealed interface Trait {
         }
 
         @Override
-        public String inWords() {
-            return "from somebody in the group " + group;
+        public Statement statement() {
+            return CriterionPhrase.FROM_GROUP.with(group);
         }
 
         /** As groups are compared. */

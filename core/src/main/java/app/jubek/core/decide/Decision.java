@@ -3,10 +3,9 @@ package app.jubek.core.decide;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rule.Rule;
-import app.jubek.core.step.Step;
-import app.jubek.core.step.StepKind;
-import app.jubek.core.text.Words;
-import java.util.ArrayList;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Phrase;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -14,83 +13,48 @@ import java.util.stream.Stream;
 /**
  * What is to be done with one message, and why.
  *
- * @param planned in the order in which they are done
+ * @param planned what is carried out, in this order
  * @param notDone steps held or withheld
+ * @param staysInInbox unless something takes the message out and nothing keeps it
  * @param notes what of the message was not read or not looked through
  * @param trace the outcome of every rule, in order
  */
-public record Decision(List<PlannedStep> planned, List<NotDone> notDone, List<String> notes, Trace trace) {
+public record Decision(
+        List<PlannedStep> planned, List<NotDone> notDone, boolean staysInInbox, List<Statement> notes, Trace trace) {
     public Decision {
         planned = List.copyOf(planned);
         notDone = List.copyOf(notDone);
         notes = List.copyOf(notes);
     }
 
-    /** Whether the message stays in the inbox: unless something takes it out and nothing keeps it. */
-    public boolean staysInInbox() {
-        return planned.stream().anyMatch(p -> p.step().kind() == StepKind.KEEP)
-                || planned.stream().noneMatch(Decision::takesOut);
-    }
-
-    private static boolean takesOut(PlannedStep planned) {
-        return planned.step().kind().removes() || planned.step() instanceof Step.HandOn handOn && handOn.leaves();
-    }
-
-    /**
-     * The steps as a mail server can do them: a message moves at most once, so of several folders all but the last get a
-     * copy, and so do all of them when the message is kept; what leaves the inbox once it was handed on, and is filed
-     * nowhere, goes to the trash.
-     */
-    public List<PlannedStep> asCarriedOut() {
-        boolean kept = planned.stream().anyMatch(p -> p.step() == Step.Plain.KEEP);
-        boolean moved = false;
-        List<PlannedStep> steps = new ArrayList<>();
-        for (int i = planned.size() - 1; i >= 0; i--) {
-            PlannedStep step = planned.get(i);
-            boolean files = step.step() instanceof Step.File;
-            if (files) {
-                steps.add(0, kept || moved ? copied(step) : step);
-            } else if (step.step() != Step.Plain.KEEP && !(kept && step.step() == Step.Plain.ARCHIVE)) {
-                steps.add(0, step);
-            }
-            moved |= step.step().kind().removes();
-        }
-        if (!kept && !moved) {
-            planned.stream()
-                    .filter(Decision::takesOut)
-                    .findFirst()
-                    .ifPresent(leaves -> steps.add(leaves.with(Step.Plain.TRASH).withNothingSent()));
-        }
-        return steps;
-    }
-
-    private static PlannedStep copied(PlannedStep filed) {
-        return filed.with(new Step.Copy(((Step.File) filed.step()).into()));
-    }
-
-    /** The name of the rule that ended the run. */
+    /** The name of the rule that stopped the run. */
     public Optional<String> endedBy() {
         return trace.endedBy().map(Rule::name);
     }
 
-    /** The whole decision in plain English, one line for each rule and each step. */
-    public List<String> inWords() {
-        Stream<String> read = notes.stream().map(note -> "Note on the message: " + note + ".");
-        Stream<String> rules = trace.stream().map(o -> "“" + o.rule().name() + "”: " + o.inWords() + ".");
-        Stream<String> done =
-                planned.stream().map(p -> "To be " + p.done() + " by “" + p.ruleName() + "”" + also(p) + ".");
-        Stream<String> not = notDone.stream()
-                .map(n -> "Not " + n.planned().done() + " by “" + n.planned().ruleName() + "” — "
-                        + (n.waits() ? "held: " : "withheld: ") + n.why() + ".");
-        String inbox = staysInInbox() ? "It stays in the inbox." : "It leaves the inbox.";
-        return Stream.of(read, rules, done, not, Stream.of(inbox))
-                .flatMap(s -> s)
-                .toList();
+    /** The whole decision, one statement for each rule and each step. */
+    public List<Statement> statements() {
+        Stream<Statement> read = notes.stream().map(DecisionLine.NOTE::with);
+        Stream<Statement> rules =
+                trace.stream().map(o -> DecisionLine.RULE_LINE.with(o.rule().name(), o.statement()));
+        Stream<Statement> done = planned.stream().map(Decision::planned);
+        Stream<Statement> not = notDone.stream().map(Decision::notDone);
+        Stream<Statement> inbox =
+                Stream.of((staysInInbox ? DecisionLine.STAYS_IN_INBOX : DecisionLine.LEAVES_INBOX).with());
+        return Stream.of(read, rules, done, not, inbox).flatMap(s -> s).toList();
     }
 
-    private static String also(PlannedStep step) {
+    private static Statement planned(PlannedStep step) {
         return step.alsoBy().isEmpty()
-                ? ""
-                : " (" + Words.and(step.alsoBy().stream().map(Words::quoted).toList()) + " asked for it too)";
+                ? DecisionLine.TO_BE_DONE.with(step.statement(), step.ruleName())
+                : DecisionLine.TO_BE_DONE_FOR_SEVERAL.with(
+                        step.statement(),
+                        step.ruleName(),
+                        Argument.and(step.alsoBy().stream().map(Phrase::quoted).toList()));
+    }
+
+    private static Statement notDone(NotDone not) {
+        return (not.waits() ? DecisionLine.HELD : DecisionLine.WITHHELD)
+                .with(not.planned().statement(), not.planned().ruleName(), not.statement());
     }
 }

@@ -1,14 +1,16 @@
 package app.jubek.core.decide;
 
-import app.jubek.core.criteria.InHand;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.text.Budget;
+import app.jubek.core.view.MessageView;
+import app.jubek.core.wording.Statement;
+import java.util.List;
 
 /** Decides what is done with a message: a pure function, the same for real mail, rehearsal and evidence. */
 public final class Engine {
     private Engine() {}
 
-    public static Decision decide(CompiledBook book, ReadMessage message, Surroundings at) {
+    public static Decision decide(CompiledBook book, ReadMessage message, DecisionContext at) {
         return decide(book, message, at, Budget.UNLIMITED);
     }
 
@@ -16,9 +18,24 @@ public final class Engine {
      * @param budget what deciding may cost
      * @throws Budget.Spent when it costs more
      */
-    public static Decision decide(CompiledBook book, ReadMessage message, Surroundings at, Budget budget) {
-        InHand inHand = new InHand(message, at.setting(), budget);
-        CompiledBook.Judged judged = book.judge(inHand, at::silence, at.isAllOn());
-        return new Planning(inHand, at, judged.isFenced()).decision(judged.trace(), judged.notes());
+    public static Decision decide(CompiledBook book, ReadMessage message, DecisionContext at, Budget budget) {
+        MessageView view = new MessageView(message, at.context(), budget);
+        CompiledBook.Judged judged = book.judge(view, at.silence(), at.isAllOn());
+        return decide(view, at, judged.isFenced(), judged.trace(), judged.notes());
+    }
+
+    /**
+     * Decides on past mail whose hits were found set by set.
+     *
+     * @param trace what the rules make of the message
+     * @param fenced whether the mailbox's fence keeps it in
+     */
+    public static Decision decide(MessageView view, DecisionContext at, boolean fenced, Trace trace) {
+        return decide(view, at, fenced, trace, view.message().notes());
+    }
+
+    private static Decision decide(
+            MessageView view, DecisionContext at, boolean fenced, Trace trace, List<Statement> notes) {
+        return new Planning(view, at, fenced).decision(trace, notes);
     }
 }

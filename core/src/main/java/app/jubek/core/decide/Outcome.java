@@ -2,12 +2,13 @@ package app.jubek.core.decide;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.wording.Statement;
 
 /** What one rule made of one message. */
 public sealed interface Outcome {
     Rule rule();
 
-    String inWords();
+    Statement statement();
 
     default boolean isPicked() {
         return this instanceof Picked;
@@ -15,62 +16,61 @@ public sealed interface Outcome {
 
     record Picked(Rule rule) implements Outcome {
         @Override
-        public String inWords() {
-            return "picked, because it is mail " + rule.picksOut().inWords()
-                    + (rule.ends() ? "; later rules do not see it" : "; later rules go on");
+        public Statement statement() {
+            return (rule.ends() ? OutcomeCode.PICKED_AND_STOPS : OutcomeCode.PICKED_AND_CONTINUES)
+                    .with(rule.picksOut().statement());
         }
     }
 
     /** Left out by an exception. */
-    record Spared(Rule rule, Criterion by) implements Outcome {
+    record Excluded(Rule rule, Criterion by) implements Outcome {
         @Override
-        public String inWords() {
-            return "left out, because it is mail " + by.inWords();
+        public Statement statement() {
+            return OutcomeCode.EXCLUDED.with(by.statement());
         }
     }
 
     record NotMatched(Rule rule, Criterion because) implements Outcome {
         @Override
-        public String inWords() {
-            return "not picked, because it is not mail " + because.inWords();
+        public Statement statement() {
+            return OutcomeCode.NOT_MATCHED.with(because.statement());
         }
     }
 
     record Off(Rule rule) implements Outcome {
         @Override
-        public String inWords() {
-            return "paused";
+        public Statement statement() {
+            return OutcomeCode.OFF.with();
         }
     }
 
     /** On, and by its schedule not active when the message came in. */
     record Resting(Rule rule) implements Outcome {
         @Override
-        public String inWords() {
-            return "resting when the message came in: it is active "
-                    + rule.schedule().inWords();
+        public Statement statement() {
+            return OutcomeCode.RESTING.with(rule.schedule().statement());
         }
     }
 
     /** On, but only since after the message came in. */
     record NotYetOn(Rule rule) implements Outcome {
         @Override
-        public String inWords() {
-            return "switched on only after the message came in";
+        public Statement statement() {
+            return OutcomeCode.NOT_YET_ON.with();
         }
     }
 
     record Broken(Rule rule) implements Outcome {
         @Override
-        public String inWords() {
-            return "could not be judged, so it did nothing";
+        public Statement statement() {
+            return OutcomeCode.BROKEN.with();
         }
     }
 
     record NotReached(Rule rule, Rule endedBy) implements Outcome {
         @Override
-        public String inWords() {
-            return "not reached: “" + endedBy.name() + "” ended the run";
+        public Statement statement() {
+            return OutcomeCode.NOT_REACHED.with(endedBy.name());
         }
     }
 }

@@ -1,19 +1,19 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Captures;
+import app.jubek.core.matching.MatchType;
 import app.jubek.core.message.AuthenticationResults;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.people.Person;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Refusal;
 import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.Rule;
-import app.jubek.core.safety.Refusal;
-import app.jubek.core.step.Cover;
-import app.jubek.core.step.Manner;
+import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.Filling;
@@ -21,8 +21,8 @@ import app.jubek.core.template.Letter;
 import app.jubek.core.template.Quote;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
-import app.jubek.core.text.Captures;
-import app.jubek.core.text.How;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -30,17 +30,17 @@ import java.util.Optional;
 
 /** Finds the words of what one rule sends for one message, or says why there are none. */
 final class Writing {
-    /** Above this, in octets, documents go to nobody unknown (RFC 3834 §2: an answer must not be larger than needed). */
+    /** Above this, in bytes, documents go to nobody unknown (RFC 3834 §2: an answer must not be larger than needed). */
     static final long LARGE = 64 * 1024;
 
-    private final InHand inHand;
+    private final MessageView view;
     private final ReadMessage message;
-    private final Surroundings at;
+    private final DecisionContext at;
     private final Rule rule;
 
-    Writing(InHand inHand, Surroundings at, Rule rule) {
-        this.inHand = inHand;
-        this.message = inHand.message();
+    Writing(MessageView view, DecisionContext at, Rule rule) {
+        this.view = view;
+        this.message = view.message();
         this.at = at;
         this.rule = rule;
     }
@@ -64,8 +64,8 @@ final class Writing {
 
     /** To where the rule says; there is such an address. */
     Result answer(Step.Reply reply, MailAddress to) {
-        Manner manner = reply.manner();
-        Optional<MailAddress> from = identity(manner.from());
+        ReplyOptions options = reply.options();
+        Optional<MailAddress> from = identity(options.from());
         if (from.isEmpty()) {
             return Result.without(Reason.IDENTITY_NOT_OURS);
         }
@@ -79,27 +79,27 @@ final class Writing {
             return Result.without(Reason.TEMPLATE_EMPTY);
         }
         Locale language = template.map(Template::language).orElse(Locale.UK);
-        Letter whole = manner.quotes()
+        Letter whole = options.quotes()
                 ? letter.above(
-                        Quote.of(message, at.setting().received(), at.setting().zone(), language))
+                        Quote.of(message, at.context().received(), at.context().zone(), language))
                 : letter;
         return sized(new Sending(whole, to, from.get(), false));
     }
 
     /** A forward to one address: its note. */
-    Result note(Cover cover, MailAddress to) {
-        Optional<MailAddress> from = identity(cover.from());
+    Result note(ForwardOptions options, MailAddress to) {
+        Optional<MailAddress> from = identity(options.from());
         if (from.isEmpty()) {
             return Result.without(Reason.IDENTITY_NOT_OURS);
         }
-        Optional<Reason> missing = cover.template().flatMap(this::missing);
+        Optional<Reason> missing = options.template().flatMap(this::missing);
         if (missing.isPresent()) {
             return Result.without(missing.get());
         }
-        Letter note = cover.template()
+        Letter note = options.template()
                 .flatMap(at.prepared()::template)
                 .map(this::filled)
-                .orElse(Letter.plain("", cover.note()));
+                .orElse(Letter.plain("", options.note()));
         return Result.written(new Sending(note, to, from.get(), false));
     }
 
@@ -122,22 +122,20 @@ final class Writing {
         long size = sending.letter().documentsSize();
         if (size > Document.MOST) {
             return new Result(
-                    Optional.empty(),
-                    Optional.of(new Refusal(Reason.DOCUMENTS_TOO_LARGE, Optional.of(Document.inWords(size)))));
+                    Optional.empty(), Optional.of(Refusal.of(Reason.DOCUMENTS_TOO_LARGE, Document.inWords(size))));
         }
         return size <= LARGE || isTrusted(sending.to())
                 ? Result.written(sending)
                 : new Result(
                         Optional.of(sending),
-                        Optional.of(new Refusal(
-                                Reason.DOCUMENTS_TO_A_STRANGER,
-                                Optional.of(sending.to().address()))));
+                        Optional.of(Refusal.of(
+                                Reason.DOCUMENTS_TO_A_STRANGER, sending.to().address())));
     }
 
     /** Inside, known, or shown by our own server to be who they say they are (RFC 8601). */
     private boolean isTrusted(MailAddress to) {
         return at.own().isInside(to)
-                || at.setting().people().knows(to)
+                || at.context().people().knows(to)
                 || AuthenticationResults.of(message).stream()
                         .filter(results -> at.own().isOurServer(results.server()))
                         .anyMatch(
@@ -150,19 +148,19 @@ final class Writing {
     }
 
     private Filling filling(Map<String, String> captured) {
-        Setting setting = at.setting();
-        Optional<Person> contact = message.writer().flatMap(setting.people()::person);
-        return new Filling(message, at.own(), setting.received(), setting.zone(), contact, captured);
+        MessageContext context = at.context();
+        Optional<Person> contact = message.sender().flatMap(context.people()::person);
+        return new Filling(message, at.own(), context.received(), context.zone(), contact, captured);
     }
 
     /** What the patterns of the rule take out of the message. */
     private Map<String, String> captured() {
         Map<String, String> captured = new LinkedHashMap<>();
         rule.picksOut().tests().forEach(test -> {
-            if (test instanceof TextTest text && text.how() == How.PATTERN && !text.negated()) {
+            if (test instanceof TextCriterion text && text.how() == MatchType.PATTERN && !text.negated()) {
                 text.values()
                         .forEach(value -> text.part().atoms().stream()
-                                .flatMap(atom -> inHand.written(atom).stream())
+                                .flatMap(atom -> view.written(atom).stream())
                                 .forEach(seen ->
                                         Captures.of(value.written()).named(seen).forEach(captured::putIfAbsent)));
             }

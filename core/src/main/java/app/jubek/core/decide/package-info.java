@@ -1,5 +1,5 @@
 /**
- * The engine: a pure function from rule book, message and surroundings to a decision with its trace.
+ * The engine: a pure function from rule book, message and context to a decision with its trace.
  * Entry point: {@link app.jubek.core.decide.Engine}.
  */
 @NullMarked

@@ -5,7 +5,7 @@ import com.google.re2j.Pattern;
 import java.util.List;
 import java.util.Locale;
 
-/** What the writer of a message added: its text without what is quoted and without the signature. */
+/** What the sender of a message added: its text without what is quoted and without the signature. */
 public final class AddedText {
     private static final String ORIGINAL =
             "-{2,}\\s*(?:original message|ursprüngliche nachricht|message d'origine|forwarded message)\\s*-{2,}";

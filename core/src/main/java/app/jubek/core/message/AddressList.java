@@ -2,6 +2,7 @@ package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.core.wording.Statement;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,31 +16,36 @@ import org.apache.james.mime4j.util.ContentUtil;
 /**
  * The addresses of one field; groups are flattened, empty groups are legal (RFC 5322 §3.4, RFC 6854).
  *
- * @param note what was left out and why
+ * @param left why some were left out; empty when none were
  */
-record AddressList(List<MailAddress> addresses, Optional<String> note) {
+public record AddressList(List<MailAddress> addresses, Optional<ReadingNote> left) {
 
-    static AddressList read(String raw, int limit) {
+    public static AddressList read(String raw, int limit) {
         try {
             List<MailAddress> all = new ArrayList<>();
-            Optional<String> note = Optional.empty();
+            Optional<ReadingNote> left = Optional.empty();
             for (Mailbox mailbox : parsed(raw).flatten()) {
                 if (all.size() == limit) {
-                    note = Optional.of("more than " + limit + " addresses: the rest were not read");
+                    left = Optional.of(ReadingNote.ADDRESSES_LEFT);
                     break;
                 }
                 address(mailbox).ifPresent(all::add);
             }
-            return new AddressList(List.copyOf(all), note);
+            return new AddressList(List.copyOf(all), left);
         } catch (RuntimeException unreadable) {
-            return new AddressList(List.of(), Optional.of("could not be read as addresses"));
+            return new AddressList(List.of(), Optional.of(ReadingNote.NO_ADDRESSES));
         }
     }
 
-    /** By its octets, as the parser counts them: a letter beyond ASCII has several (RFC 6532 §3.2). */
+    /** What of the field was not read. */
+    public Optional<Statement> note(String field) {
+        return left.map(note -> note.with(field, addresses.size()));
+    }
+
+    /** By its bytes, as the parser counts them: a letter beyond ASCII has several (RFC 6532 §3.2). */
     private static org.apache.james.mime4j.dom.address.AddressList parsed(String raw) {
-        ByteSequence octets = ContentUtil.encode(StandardCharsets.UTF_8, raw);
-        return LenientAddressParser.DEFAULT.parseAddressList(octets, new ParserCursor(0, octets.length()));
+        ByteSequence bytes = ContentUtil.encode(StandardCharsets.UTF_8, raw);
+        return LenientAddressParser.DEFAULT.parseAddressList(bytes, new ParserCursor(0, bytes.length()));
     }
 
     private static Optional<MailAddress> address(Mailbox mailbox) {

@@ -27,7 +27,7 @@ public record AuthenticationResults(String server, Set<String> passed) {
     public static List<AuthenticationResults> of(ReadMessage message) {
         List<AuthenticationResults> found = new ArrayList<>();
         int received = 0;
-        for (Field field : message.fields()) {
+        for (HeaderField field : message.fields()) {
             received += field.is("Received") ? 1 : 0;
             if (received == RECEIVED_ABOVE) {
                 break;
@@ -43,7 +43,7 @@ public record AuthenticationResults(String server, Set<String> passed) {
         return passed.contains(method);
     }
 
-    static Optional<AuthenticationResults> read(String value) {
+    public static Optional<AuthenticationResults> read(String value) {
         List<String> parts = Pieces.between(Comments.andQuotesRemoved(value), ';');
         String server =
                 WhiteSpace.words(parts.get(0)).stream().findFirst().orElse("").toLowerCase(Locale.ROOT);

@@ -1,5 +1,6 @@
 package app.jubek.core.message;
 
+import app.jubek.core.wording.Statement;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -10,38 +11,38 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** Octets to text whatever they claim to be: bad octets are replaced, an unknown charset is guessed and noted. */
-final class Charsets {
+/** Bytes to text, whatever they claim to be: bad bytes are replaced, an unknown charset is guessed and noted. */
+public final class Charsets {
     private static final Charset WESTERN = Charset.forName("windows-1252");
 
     private static final Map<String, Charset> BY_NAME = byName();
 
     private Charsets() {}
 
-    record Decoded(String text, Optional<String> note) {}
+    public record Decoded(String text, Optional<Statement> note) {}
 
-    static Decoded decode(byte[] octets, Optional<String> claimed) {
+    public static Decoded decode(byte[] bytes, Optional<String> claimed) {
         Optional<Charset> known = claimed.flatMap(Charsets::named);
-        Optional<String> note = claimed.isPresent() && known.isEmpty()
-                ? Optional.of("charset \"" + shorten(claimed.get()) + "\" is not known: the text was guessed")
+        Optional<Statement> note = claimed.isPresent() && known.isEmpty()
+                ? Optional.of(ReadingNote.CHARSET_UNKNOWN.with(shorten(claimed.get())))
                 : Optional.empty();
         Charset first = known.orElse(StandardCharsets.UTF_8);
         boolean guess = first.equals(StandardCharsets.UTF_8) || first.equals(StandardCharsets.US_ASCII);
         if (guess) {
-            return new Decoded(utf8OrWestern(octets), note);
+            return new Decoded(utf8OrWestern(bytes), note);
         }
-        return new Decoded(new String(octets, first), note);
+        return new Decoded(new String(bytes, first), note);
     }
 
-    private static String utf8OrWestern(byte[] octets) {
+    private static String utf8OrWestern(byte[] bytes) {
         try {
             return StandardCharsets.UTF_8
                     .newDecoder()
                     .onMalformedInput(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(octets))
+                    .decode(ByteBuffer.wrap(bytes))
                     .toString();
         } catch (CharacterCodingException notUtf8) {
-            return new String(octets, WESTERN);
+            return new String(bytes, WESTERN);
         }
     }
 

@@ -1,11 +1,11 @@
 package app.jubek.core.message;
 
 /** Comments and quoted strings of structured fields (RFC 5322 §3.2.2, §3.2.4). */
-final class Comments {
+public final class Comments {
     private Comments() {}
 
-    /** Without comments, however deep they nest; one that does not close reaches to the end. */
-    static String removed(String value) {
+    /** Without comments, however deep they nest; one that does not close matches to the end. */
+    public static String removed(String value) {
         return scanned(value, false);
     }
 

@@ -7,7 +7,7 @@ import org.apache.james.mime4j.codec.DecodeMonitor;
 import org.apache.james.mime4j.codec.DecoderUtil;
 
 /** Encoded words (RFC 2047); what can't be decoded stays as written. */
-final class EncodedWords {
+public final class EncodedWords {
     private static final String BEGIN = "=?";
     private static final String END = "?=";
 
@@ -27,23 +27,23 @@ final class EncodedWords {
         this.most = most;
     }
 
-    static String decode(String raw) {
+    public static String decode(String raw) {
         return decode(raw, Limits.standard().encodedWords());
     }
 
     /**
      * @param most words that are decoded; later ones stay as written
      */
-    static String decode(String raw, int most) {
+    public static String decode(String raw, int most) {
         return read(raw, most).text();
     }
 
     /**
      * @param cut whether there were more words than are decoded
      */
-    record Result(String text, boolean cut) {}
+    public record Result(String text, boolean cut) {}
 
-    static Result read(String raw, int most) {
+    public static Result read(String raw, int most) {
         if (!raw.contains(BEGIN)) {
             return new Result(raw, false);
         }

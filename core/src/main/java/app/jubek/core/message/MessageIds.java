@@ -6,16 +6,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Message-IDs in a field (RFC 5322 §3.6.4), with their angle brackets. */
-final class MessageIds {
+public final class MessageIds {
     private static final int LONGEST = 900;
 
     private MessageIds() {}
 
-    static Optional<String> first(String value) {
+    public static Optional<String> first(String value) {
         return in(value, 1).stream().findFirst();
     }
 
-    static Set<String> in(String value, int most) {
+    public static Set<String> in(String value, int most) {
         Set<String> ids = new LinkedHashSet<>();
         int open = -1;
         for (int at = 0; at < value.length() && ids.size() < most; at++) {

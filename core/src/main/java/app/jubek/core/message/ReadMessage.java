@@ -2,6 +2,7 @@ package app.jubek.core.message;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Limits;
+import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -21,17 +22,17 @@ import java.util.stream.Stream;
  * @param subject decoded, white space folded to one space; empty when absent
  * @param texts the extracted text of each text part
  * @param html the markup of the first HTML part, for showing only
- * @param size octets
+ * @param size bytes
  * @param date the Date field, where it can be one
  * @param messageId with its angle brackets
  * @param references Message-IDs of References and In-Reply-To, with angle brackets
  * @param headerCut whether a part of the header was not read because it is too long: what was in there nobody knows
- * @param notes what could not be read and why, in plain words
+ * @param notes what could not be read and why
  */
 public record ReadMessage(
         ReturnPath returnPath,
         Optional<MailAddress> deliveredTo,
-        List<Field> fields,
+        List<HeaderField> fields,
         Map<Role, List<MailAddress>> addresses,
         String subject,
         List<String> texts,
@@ -43,7 +44,7 @@ public record ReadMessage(
         Optional<String> messageId,
         List<String> references,
         boolean headerCut,
-        List<String> notes) {
+        List<Statement> notes) {
     public ReadMessage {
         fields = List.copyOf(fields);
         addresses = Map.copyOf(addresses);
@@ -55,7 +56,7 @@ public record ReadMessage(
     }
 
     /** The same with one more note. */
-    public ReadMessage withNote(String note) {
+    public ReadMessage withNote(Statement note) {
         return with(
                 fields,
                 addresses,
@@ -63,16 +64,16 @@ public record ReadMessage(
     }
 
     /** The same as if this one person had written it. */
-    public ReadMessage writtenBy(MailAddress writer) {
+    public ReadMessage writtenBy(MailAddress sender) {
         Map<Role, List<MailAddress>> changed = new EnumMap<>(Role.class);
         changed.putAll(addresses);
-        changed.put(Role.FROM, List.of(writer));
-        Field from = new Field("From", writer.inFull(), writer.inFull());
-        Stream<Field> others = fields.stream().filter(field -> !field.is("From"));
+        changed.put(Role.FROM, List.of(sender));
+        HeaderField from = new HeaderField("From", sender.inFull(), sender.inFull());
+        Stream<HeaderField> others = fields.stream().filter(field -> !field.is("From"));
         return with(Stream.concat(Stream.of(from), others).toList(), changed, notes);
     }
 
-    private ReadMessage with(List<Field> header, Map<Role, List<MailAddress>> people, List<String> told) {
+    private ReadMessage with(List<HeaderField> header, Map<Role, List<MailAddress>> people, List<Statement> told) {
         return new ReadMessage(
                 returnPath,
                 deliveredTo,
@@ -107,7 +108,7 @@ public record ReadMessage(
 
     public List<String> values(String field) {
         List<String> values = new ArrayList<>(1);
-        for (Field one : fields) {
+        for (HeaderField one : fields) {
             if (one.is(field)) {
                 values.add(one.value());
             }
@@ -116,7 +117,7 @@ public record ReadMessage(
     }
 
     public boolean has(String field) {
-        for (Field one : fields) {
+        for (HeaderField one : fields) {
             if (one.is(field)) {
                 return true;
             }
@@ -137,8 +138,8 @@ public record ReadMessage(
                 .toList();
     }
 
-    /** The writer as shown to people: the first From, or where there is none the return path. */
-    public Optional<MailAddress> writer() {
+    /** The sender as shown to people: the first From, or where there is none the return path. */
+    public Optional<MailAddress> sender() {
         return in(Role.FROM).stream().findFirst().or(() -> returnPath.address());
     }
 }

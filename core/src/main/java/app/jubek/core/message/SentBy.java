@@ -1,22 +1,19 @@
 package app.jubek.core.message;
 
+import app.jubek.core.wording.Code;
+
 /** Who or what sent a message; several may hold at once. */
-public enum SentBy {
-    PERSON("a person"),
-    AUTOMATIC_REPLY("an automatic reply"),
-    AUTOMATIC_NOTICE("an automatic notice"),
-    LIST("a mailing list"),
-    BULK("bulk mail"),
-    BOUNCE("a bounce or receipt"),
-    CALENDAR("a calendar");
+public enum SentBy implements Code {
+    PERSON,
+    AUTOMATIC_REPLY,
+    AUTOMATIC_NOTICE,
+    LIST,
+    BULK,
+    BOUNCE,
+    CALENDAR;
 
-    private final String words;
-
-    SentBy(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
+    @Override
+    public String id() {
+        return "SENT_BY_" + name();
     }
 }

@@ -11,7 +11,7 @@ public final class AliasTestMessage {
     /**
      * @param messageId with angle brackets; by it the message is known again
      */
-    public static byte[] octets(MailAddress from, MailAddress alias, String messageId, ZonedDateTime at) {
+    public static byte[] bytes(MailAddress from, MailAddress alias, String messageId, ZonedDateTime at) {
         Stamp stamp = new Stamp(from, alias, messageId, at);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         out.writeBytes(new HeaderBlock()
@@ -22,10 +22,10 @@ public final class AliasTestMessage {
                 .raw("Message-ID", messageId)
                 .raw("Auto-Submitted", "auto-generated")
                 .raw("MIME-Version", "1.0")
-                .octets());
-        out.writeBytes(MimePart.plain("Jubek sent this to see whether mail to this address reaches the mailbox.\n"
+                .bytes());
+        out.writeBytes(MimePart.plain("Jubek sent this to see whether mail to this address matches the mailbox.\n"
                         + "No rule acts on it. It can be deleted.\n")
-                .octets());
+                .bytes());
         return out.toByteArray();
     }
 }

@@ -4,12 +4,13 @@ import app.jubek.core.message.AuthenticationResults;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Signatures;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 import java.util.Set;
 
 /**
- * Whether redirected mail is likely to arrive. A redirect comes from our server in the writer's name: what vouched for
- * the writer's server (SPF) does so no longer, and only a signature in the message (DKIM) still vouches for it
+ * Whether redirected mail is likely to arrive. A redirect comes from our server in the sender's name: what vouched for
+ * the sender's server (SPF) does so no longer, and only a signature in the message (DKIM) still vouches for it
  * (RFC 6376 §1; common practice of receivers).
  *
  * @param signed carry a signature that our server found good, and that a redirect leaves whole
@@ -44,16 +45,13 @@ public record Arrival(int signed, int breaking, int unsigned, int untold) {
         return new Arrival(signed, breaking, unsigned, untold);
     }
 
-    /** What to do about it, in plain words. */
-    public String advice() {
+    /** What to do about it. */
+    public Statement advice() {
         int atRisk = breaking + unsigned;
         if (atRisk > 0) {
-            return atRisk + " of " + all()
-                    + " may be refused or end up as junk at the recipient’s server: forward them instead.";
+            return ArrivalAdvice.SOME_AT_RISK.with(atRisk, all());
         }
-        return untold == all()
-                ? "Our mail server says nothing of signatures, so this can’t be told: try it with one message."
-                : "Nothing speaks against it.";
+        return (untold == all() ? ArrivalAdvice.NOBODY_CAN_TELL : ArrivalAdvice.NO_OBJECTION).with();
     }
 
     private int all() {

@@ -11,12 +11,11 @@ import java.util.stream.Collectors;
 /**
  * A message as a mail program shows it to whoever gets it (common practice).
  *
- * @param writer as shown
- * @param answers where an answer goes: Reply-To, else the writer (RFC 5322 §3.6.2)
+ * @param sender as shown
+ * @param answers where an answer goes: Reply-To, else the sender (RFC 5322 §3.6.2)
  * @param attachments their names
  */
-public record AsReceived(String writer, String to, String subject, String answers, List<String> attachments) {
-    private static final String NONE = "none";
+public record AsReceived(String sender, String to, String subject, String answers, List<String> attachments) {
 
     public AsReceived {
         attachments = List.copyOf(attachments);
@@ -36,26 +35,34 @@ public record AsReceived(String writer, String to, String subject, String answer
                         .toList());
     }
 
+    /** A part of a message that recipients see. */
+    public enum Seen {
+        SENDER,
+        SUBJECT,
+        REPLIES_TO,
+        ATTACHMENTS
+    }
+
     /**
      * Something that the recipient sees otherwise.
      *
-     * @param what in plain words
+     * @param what which part of it
      */
-    public record SeenOtherwise(String what, String before, String now) {}
+    public record SeenOtherwise(Seen what, String before, String now) {}
 
     /** What differs from the message as it came in. */
     public List<SeenOtherwise> from(AsReceived original) {
         List<SeenOtherwise> found = new ArrayList<>();
-        note(found, "writer shown", original.writer, writer);
-        note(found, "subject", original.subject, subject);
-        note(found, "an answer goes to", original.answers, answers);
-        note(found, "attachments", String.join(", ", original.attachments), String.join(", ", attachments));
+        note(found, Seen.SENDER, original.sender, sender);
+        note(found, Seen.SUBJECT, original.subject, subject);
+        note(found, Seen.REPLIES_TO, original.answers, answers);
+        note(found, Seen.ATTACHMENTS, String.join(", ", original.attachments), String.join(", ", attachments));
         return found;
     }
 
-    private static void note(List<SeenOtherwise> found, String what, String before, String now) {
+    private static void note(List<SeenOtherwise> found, Seen what, String before, String now) {
         if (!before.equals(now)) {
-            found.add(new SeenOtherwise(what, before.isEmpty() ? NONE : before, now.isEmpty() ? NONE : now));
+            found.add(new SeenOtherwise(what, before, now));
         }
     }
 

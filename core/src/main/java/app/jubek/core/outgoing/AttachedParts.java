@@ -12,7 +12,7 @@ import org.apache.james.mime4j.stream.MimeConfig;
 import org.apache.james.mime4j.stream.MimeTokenStream;
 import org.apache.james.mime4j.stream.RecursionMode;
 
-/** The attachments of a message as they stand in it: their own headers and their own encoded octets. */
+/** The attachments of a message as they stand in it: their own headers and their own encoded bytes. */
 final class AttachedParts {
     private static final Pattern NAMED = Pattern.compile("(?i)name\\*?(\\d\\*?)?\\s*=");
 

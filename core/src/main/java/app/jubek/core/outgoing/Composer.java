@@ -1,7 +1,7 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.Octets;
+import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.people.OwnSide;
@@ -15,17 +15,17 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
 
-/** Makes the octets of every outgoing step. The same input gives the same octets. */
+/** Makes the bytes of every outgoing step. The same input gives the same bytes. */
 public final class Composer {
     private final OwnSide own;
     private final HopMark hops;
     private final ZoneId zone;
-    private final DocumentOctets documents;
+    private final DocumentContents documents;
 
     /**
      * @param zone of the Date field
      */
-    public Composer(OwnSide own, HopMark hops, ZoneId zone, DocumentOctets documents) {
+    public Composer(OwnSide own, HopMark hops, ZoneId zone, DocumentContents documents) {
         this.own = own;
         this.hops = hops;
         this.zone = zone;
@@ -35,9 +35,9 @@ public final class Composer {
     /**
      * The message a step answers or hands on.
      *
-     * @param digest names the message: {@link app.jubek.core.message.TraceFields#digestBelow}
+     * @param digest names the message: {@link app.jubek.core.reading.TraceFields#digestBelow}
      */
-    public record Original(ReadMessage message, Octets octets, String digest) {}
+    public record Original(ReadMessage message, ByteSource bytes, String digest) {}
 
     /**
      * @throws IllegalArgumentException when nothing is to be sent
@@ -45,14 +45,14 @@ public final class Composer {
     public Composed compose(PlannedStep planned, Original original, Instant now) {
         Sending sending = planned.sending()
                 .orElseThrow(() -> new IllegalArgumentException(
-                        "a step that is to be " + planned.done() + " has nothing to send"));
+                        "a step of the kind " + planned.step().kind() + " has nothing to send"));
         String id = OutgoingId.of(own.identity(), original.digest(), planned, sending.to());
         Stamp stamp = new Stamp(sending.from(), sending.to(), id, now.atZone(zone));
         if (planned.step() instanceof Step.Forward forward) {
             String mark = hops.next(original.message(), own.identity());
-            byte[] octets =
-                    new ForwardedMessage(original, forward.cover(), sending.letter(), mark).octets(stamp, documents);
-            return new Composed(new Outgoing.HandedOn(sending.to(), Optional.of(own.identity())), id, octets);
+            byte[] bytes =
+                    new ForwardedMessage(original, forward.options(), sending.letter(), mark).bytes(stamp, documents);
+            return new Composed(new Outgoing.HandedOn(sending.to(), Optional.of(own.identity())), id, bytes);
         }
         return planned.step() instanceof Step.Redirect
                 ? redirect(stamp, original.message())
@@ -60,7 +60,7 @@ public final class Composer {
     }
 
     private Composed redirect(Stamp stamp, ReadMessage message) {
-        byte[] block = ResentBlock.octets(stamp, hops.next(message, own.identity()));
+        byte[] block = ResentBlock.bytes(stamp, hops.next(message, own.identity()));
         boolean nullPath = message.returnPath() instanceof ReturnPath.Null;
         Optional<MailAddress> sender = nullPath ? Optional.empty() : Optional.of(own.identity());
         return new Composed(new Outgoing.HandedOn(stamp.to(), sender), stamp.messageId(), block);
@@ -70,11 +70,11 @@ public final class Composer {
         Letter letter =
                 sending.letter().under(Step.Reply.subject(sending.letter().subject(), answered.subject()));
         if (sending.isCopy()) {
-            byte[] octets = ReplyMessage.copy(stamp, letter, answered, documents);
+            byte[] bytes = ReplyMessage.copy(stamp, letter, answered, documents);
             return new Composed(
-                    new Outgoing.HandedOn(stamp.to(), Optional.of(own.identity())), stamp.messageId(), octets);
+                    new Outgoing.HandedOn(stamp.to(), Optional.of(own.identity())), stamp.messageId(), bytes);
         }
-        byte[] octets = ReplyMessage.octets(stamp, letter, answered, documents);
-        return new Composed(new Outgoing.Answer(stamp.to(), Optional.empty()), stamp.messageId(), octets);
+        byte[] bytes = ReplyMessage.bytes(stamp, letter, answered, documents);
+        return new Composed(new Outgoing.Answer(stamp.to(), Optional.empty()), stamp.messageId(), bytes);
     }
 }

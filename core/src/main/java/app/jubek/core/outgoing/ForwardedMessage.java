@@ -4,7 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.safety.HopMark;
-import app.jubek.core.step.Cover;
+import app.jubek.core.step.ForwardOptions;
 import app.jubek.core.template.Letter;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
@@ -17,34 +17,34 @@ import java.util.stream.Stream;
  */
 final class ForwardedMessage {
     private final Composer.Original original;
-    private final Cover cover;
+    private final ForwardOptions options;
     private final Letter note;
     private final String hopMark;
 
-    ForwardedMessage(Composer.Original original, Cover cover, Letter note, String hopMark) {
+    ForwardedMessage(Composer.Original original, ForwardOptions options, Letter note, String hopMark) {
         this.original = original;
-        this.cover = cover;
+        this.options = options;
         this.note = note;
         this.hopMark = hopMark;
     }
 
-    byte[] octets(Stamp stamp, DocumentOctets documents) {
+    byte[] bytes(Stamp stamp, DocumentContents documents) {
         ReadMessage message = original.message();
         LetterParts parts = new LetterParts(note, documents, stamp.messageId());
-        boolean inline = message.notes().isEmpty() && !cover.attached();
+        boolean inline = message.notes().isEmpty() && !options.attached();
         List<MimePart> all = new ArrayList<>();
         if (inline) {
             InlineOriginal below = new InlineOriginal(message);
             all.add(parts.words(below.text(note.text()), below.html(note.html(), note.text())));
-            AttachedParts.of(original.octets().all()).forEach(part -> all.add(new MimePart(part)));
+            AttachedParts.of(original.bytes().all()).forEach(part -> all.add(new MimePart(part)));
         } else {
             all.add(parts.words());
-            all.add(MimePart.message(original.octets().all()));
+            all.add(MimePart.message(original.bytes().all()));
         }
         all.addAll(parts.documents());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(header(stamp).octets());
-        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).octets());
+        out.writeBytes(header(stamp).bytes());
+        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).bytes());
         return out.toByteArray();
     }
 
@@ -53,7 +53,7 @@ final class ForwardedMessage {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
-                .withText("Subject", cover.subject().of(message.subject()))
+                .withText("Subject", options.subject().of(message.subject()))
                 .raw("Date", stamp.date())
                 .raw("Message-ID", stamp.messageId());
         header.with("Reply-To", answersTo(stamp.from()));
@@ -68,13 +68,14 @@ final class ForwardedMessage {
 
     /** Nobody where answers go to the identity anyway. */
     private List<MailAddress> answersTo(MailAddress us) {
-        if (cover.answers() == Cover.AnswersGo.TO_US) {
+        if (options.answers() == ForwardOptions.AnswersGo.TO_US) {
             return List.of();
         }
         ReadMessage message = original.message();
-        List<MailAddress> writers =
+        List<MailAddress> senders =
                 message.in(Role.REPLY_TO).isEmpty() ? message.in(Role.FROM) : message.in(Role.REPLY_TO);
-        Stream<MailAddress> ours = cover.answers() == Cover.AnswersGo.TO_BOTH ? Stream.of(us) : Stream.empty();
-        return Stream.concat(writers.stream(), ours).toList();
+        Stream<MailAddress> ours =
+                options.answers() == ForwardOptions.AnswersGo.TO_BOTH ? Stream.of(us) : Stream.empty();
+        return Stream.concat(senders.stream(), ours).toList();
     }
 }

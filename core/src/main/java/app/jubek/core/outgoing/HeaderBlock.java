@@ -40,7 +40,7 @@ final class HeaderBlock {
         return this;
     }
 
-    byte[] octets() {
+    byte[] bytes() {
         return lines.toString().getBytes(StandardCharsets.US_ASCII);
     }
 

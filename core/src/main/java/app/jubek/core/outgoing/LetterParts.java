@@ -8,12 +8,12 @@ import java.util.List;
 /** A letter as parts of a message: plain and rich text, the picture the rich text shows, and the documents. */
 final class LetterParts {
     private final Letter letter;
-    private final DocumentOctets octets;
+    private final DocumentContents bytes;
     private final String seed;
 
-    LetterParts(Letter letter, DocumentOctets octets, String seed) {
+    LetterParts(Letter letter, DocumentContents bytes, String seed) {
         this.letter = letter;
-        this.octets = octets;
+        this.bytes = bytes;
         this.seed = seed;
     }
 
@@ -35,12 +35,12 @@ final class LetterParts {
 
     private MimePart shown(Document picture) {
         String contentId = Letter.PICTURE.substring("cid:".length());
-        return MimePart.shown(picture.mediaType(), contentId, octets.of(picture.id()));
+        return MimePart.shown(picture.mediaType(), contentId, bytes.of(picture.id()));
     }
 
     List<MimePart> documents() {
         return letter.documents().stream()
-                .map(d -> MimePart.attached(d.mediaType(), d.fileName(), octets.of(d.id())))
+                .map(d -> MimePart.attached(d.mediaType(), d.fileName(), bytes.of(d.id())))
                 .toList();
     }
 }

@@ -7,7 +7,7 @@ import java.util.Base64;
 import java.util.List;
 
 /** One part of a message (RFC 2045, RFC 2046): its own header fields, an empty line, and its body. */
-record MimePart(byte[] octets) {
+record MimePart(byte[] bytes) {
     private static final String LINE = "\r\n";
     private static final int LINE_LENGTH = 76;
     private static final int LONGEST_LINE = 990;
@@ -41,27 +41,27 @@ record MimePart(byte[] octets) {
     }
 
     /** A file that goes along. */
-    static MimePart attached(String mediaType, String fileName, byte[] octets) {
+    static MimePart attached(String mediaType, String fileName, byte[] bytes) {
         return of(
                 "Content-Type: " + mediaType + LINE + "Content-Disposition: attachment;" + LINE + fileName(fileName)
                         + LINE + "Content-Transfer-Encoding: base64",
-                base64(octets));
+                base64(bytes));
     }
 
     /** A picture that the rich form names (RFC 2392). */
-    static MimePart shown(String mediaType, String contentId, byte[] octets) {
+    static MimePart shown(String mediaType, String contentId, byte[] bytes) {
         return of(
                 "Content-Type: " + mediaType + LINE + "Content-Disposition: inline" + LINE + "Content-ID: <" + contentId
                         + ">" + LINE + "Content-Transfer-Encoding: base64",
-                base64(octets));
+                base64(bytes));
     }
 
     /** A whole message (RFC 2046 §5.2.1). */
-    static MimePart message(byte[] octets) {
+    static MimePart message(byte[] bytes) {
         ByteArrayOutputStream part = new ByteArrayOutputStream();
         write(part, "Content-Type: message/rfc822" + LINE + "Content-Transfer-Encoding: 8bit" + LINE);
         write(part, "Content-Disposition: attachment; filename=\"original.eml\"" + LINE + LINE);
-        part.writeBytes(octets);
+        part.writeBytes(bytes);
         return new MimePart(part.toByteArray());
     }
 
@@ -80,7 +80,7 @@ record MimePart(byte[] octets) {
         write(out, "Content-Type: multipart/" + subtype + "; boundary=\"" + boundary + "\"" + LINE);
         for (MimePart part : parts) {
             write(out, LINE + "--" + boundary + LINE);
-            out.writeBytes(part.octets());
+            out.writeBytes(part.bytes());
         }
         write(out, LINE + "--" + boundary + "--" + LINE);
         return new MimePart(out.toByteArray());
@@ -94,15 +94,15 @@ record MimePart(byte[] octets) {
             return " filename=\"" + clean + "\"";
         }
         StringBuilder encoded = new StringBuilder();
-        for (byte octet : clean.getBytes(StandardCharsets.UTF_8)) {
-            boolean safe = octet > 0 && SAFE.indexOf(octet) >= 0;
-            encoded.append(safe ? Character.toString(octet) : String.format("%%%02X", octet & 0xFF));
+        for (byte next : clean.getBytes(StandardCharsets.UTF_8)) {
+            boolean safe = next > 0 && SAFE.indexOf(next) >= 0;
+            encoded.append(safe ? Character.toString(next) : String.format("%%%02X", next & 0xFF));
         }
         return " filename*=utf-8''" + encoded;
     }
 
-    private static String base64(byte[] octets) {
-        return BASE64.encodeToString(octets) + LINE;
+    private static String base64(byte[] bytes) {
+        return BASE64.encodeToString(bytes) + LINE;
     }
 
     private static MimePart of(String header, String body) {

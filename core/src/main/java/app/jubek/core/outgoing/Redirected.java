@@ -1,14 +1,14 @@
 package app.jubek.core.outgoing;
 
-import app.jubek.core.message.Octets;
-import app.jubek.core.message.TraceFields;
+import app.jubek.core.message.ByteSource;
+import app.jubek.core.reading.TraceFields;
 import java.io.InputStream;
 import java.io.SequenceInputStream;
 
 /**
- * A redirect as it leaves: the added block, then the stored octets without their Return-Path fields.
+ * A redirect as it leaves: the added block, then the stored bytes without their Return-Path fields.
  */
-public record Redirected(Octets block, Octets original) implements Octets {
+public record Redirected(ByteSource block, ByteSource original) implements ByteSource {
     @Override
     public long size() {
         return block.size() + original.size();

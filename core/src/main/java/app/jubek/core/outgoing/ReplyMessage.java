@@ -12,7 +12,7 @@ final class ReplyMessage {
 
     private ReplyMessage() {}
 
-    static byte[] octets(Stamp stamp, Letter letter, ReadMessage answered, DocumentOctets documents) {
+    static byte[] bytes(Stamp stamp, Letter letter, ReadMessage answered, DocumentContents documents) {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
@@ -24,7 +24,7 @@ final class ReplyMessage {
     }
 
     /** What a colleague gets of it, as a message of its own: it answers nothing that the colleague wrote. */
-    static byte[] copy(Stamp stamp, Letter letter, ReadMessage answered, DocumentOctets documents) {
+    static byte[] copy(Stamp stamp, Letter letter, ReadMessage answered, DocumentContents documents) {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", stamp.to())
@@ -39,13 +39,13 @@ final class ReplyMessage {
         return references.isEmpty() ? header : header.raw("References", String.join(" ", references));
     }
 
-    private static byte[] whole(HeaderBlock header, Stamp stamp, Letter letter, DocumentOctets documents) {
+    private static byte[] whole(HeaderBlock header, Stamp stamp, Letter letter, DocumentContents documents) {
         LetterParts parts = new LetterParts(letter, documents, stamp.messageId());
         List<MimePart> all = new ArrayList<>(List.of(parts.words()));
         all.addAll(parts.documents());
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(header.raw("MIME-Version", "1.0").octets());
-        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).octets());
+        out.writeBytes(header.raw("MIME-Version", "1.0").bytes());
+        out.writeBytes(MimePart.multipart("mixed", stamp.messageId(), all).bytes());
         return out.toByteArray();
     }
 

@@ -6,13 +6,13 @@ import app.jubek.core.safety.HopMark;
 final class ResentBlock {
     private ResentBlock() {}
 
-    static byte[] octets(Stamp stamp, String hopMark) {
+    static byte[] bytes(Stamp stamp, String hopMark) {
         return new HeaderBlock()
                 .with("Resent-From", stamp.from())
                 .with("Resent-To", stamp.to())
                 .raw("Resent-Date", stamp.date())
                 .raw("Resent-Message-ID", stamp.messageId())
                 .raw(HopMark.FIELD, hopMark)
-                .octets();
+                .bytes();
     }
 }

@@ -1,5 +1,5 @@
 /**
- * From a planned step to the octets that leave. Entry point: {@link app.jubek.core.outgoing.Composer}.
+ * From a planned step to the bytes that leave. Entry point: {@link app.jubek.core.outgoing.Composer}.
  */
 @NullMarked
 package app.jubek.core.outgoing;

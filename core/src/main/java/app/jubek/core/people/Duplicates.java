@@ -1,6 +1,6 @@
 package app.jubek.core.people;
 
-import app.jubek.core.text.Comparison;
+import app.jubek.core.matching.Comparison;
 import java.util.ArrayList;
 import java.util.List;
 

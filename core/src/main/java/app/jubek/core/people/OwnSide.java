@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
  * Our side of the mail: who the mailbox is.
  *
  * @param identity the address and name the mailbox writes as
- * @param addresses every address that reaches the mailbox, the identity's own among them
+ * @param addresses every address that matches the mailbox, the identity's own among them
  * @param domains the organisation's own domains, as A-labels; subdomains belong to them
  */
 public record OwnSide(MailAddress identity, List<MailAddress> addresses, List<String> domains) {

@@ -2,6 +2,7 @@ package app.jubek.core.plan;
 
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Step;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -56,9 +57,9 @@ public record PlannedStep(
     }
 
     /** As a participle: "forwarded to education@ostrel-gardens.example". */
-    public String done() {
+    public Statement statement() {
         return sending.filter(Sending::isCopy)
-                .map(copy -> "told of by a copy of the answer to " + copy.to().address())
-                .orElse(step.done());
+                .map(copy -> PlannedPhrase.COPY_OF_REPLY_TO.with(copy.to().address()))
+                .orElse(step.statement());
     }
 }

@@ -37,7 +37,7 @@ public record Kind(String key, Who who, List<Pattern> patterns, int morePatterns
         }
 
         /** Writers that have no domain in common. */
-        record Anybody(int writers) implements Who {}
+        record Anybody(int senders) implements Who {}
     }
 
     /** A pattern of subjects: words that stay and slots. */

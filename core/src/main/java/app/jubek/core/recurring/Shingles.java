@@ -1,8 +1,8 @@
 package app.jubek.core.recurring;
 
+import app.jubek.core.matching.Folding;
 import app.jubek.core.message.AddedText;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.text.Folding;
 import app.jubek.core.text.Pieces;
 import java.util.Collection;
 import java.util.HashMap;
@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Pairs of neighbouring words at the beginning of a text, for telling texts of one mould. */
+/** Pairs of neighbouring words at the beginning of a text, for telling texts of one cluster. */
 final class Shingles {
     private static final int CHARS = 600;
     private static final int WORDS = 60;
@@ -67,7 +67,7 @@ final class Shingles {
         return profile;
     }
 
-    static boolean ofOneMould(Set<Integer> one, Set<Integer> other) {
+    static boolean ofOneCluster(Set<Integer> one, Set<Integer> other) {
         Set<Integer> smaller = one.size() <= other.size() ? one : other;
         Set<Integer> larger = smaller == one ? other : one;
         int shared = 0;

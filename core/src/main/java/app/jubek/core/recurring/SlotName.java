@@ -35,6 +35,6 @@ final class SlotName {
         if (example.codePoints().anyMatch(Character::isDigit)) {
             return "reference";
         }
-        return Template.of(example).keys().get(0).equals(Template.SLOT) ? "day" : "words";
+        return SubjectPattern.of(example).keys().get(0).equals(SubjectPattern.SLOT) ? "day" : "words";
     }
 }

@@ -11,27 +11,27 @@ final class SubjectGroup {
     private final String[] keys;
     private final List<Integer> members = new ArrayList<>();
 
-    SubjectGroup(Template first) {
+    SubjectGroup(SubjectPattern first) {
         shown = first.words();
         keys = first.keys().toArray(String[]::new);
     }
 
     /** Whether a subject fits: the words that stay are at least most of the pattern, and one of them is no slot. */
-    boolean fits(Template subject) {
+    boolean fits(SubjectPattern subject) {
         int same = 0;
         int solid = 0;
         for (int i = 0; i < keys.length; i++) {
             boolean alike = keys[i].equals(subject.keys().get(i));
             same += alike ? 1 : 0;
-            solid += alike && !keys[i].equals(Template.SLOT) ? 1 : 0;
+            solid += alike && !keys[i].equals(SubjectPattern.SLOT) ? 1 : 0;
         }
         return same >= ALIKE * keys.length && (solid > 0 || same == keys.length);
     }
 
-    void add(Template subject, int member) {
+    void add(SubjectPattern subject, int member) {
         for (int i = 0; i < keys.length; i++) {
             if (!keys[i].equals(subject.keys().get(i))) {
-                keys[i] = Template.SLOT;
+                keys[i] = SubjectPattern.SLOT;
             }
         }
         members.add(member);
@@ -62,6 +62,6 @@ final class SubjectGroup {
     }
 
     private boolean isSlot(int at) {
-        return keys[at].equals(Template.SLOT);
+        return keys[at].equals(SubjectPattern.SLOT);
     }
 }

@@ -18,21 +18,21 @@ final class WrittenBy {
     private WrittenBy() {}
 
     static Kind.Who of(List<PastMessage> messages, Set<String> sharedDomains) {
-        List<MailAddress> writers = messages.stream()
-                .map(m -> m.message().writer())
+        List<MailAddress> senders = messages.stream()
+                .map(m -> m.message().sender())
                 .flatMap(Optional::stream)
                 .toList();
-        List<Map.Entry<String, Long>> addresses = counted(writers, MailAddress::key);
+        List<Map.Entry<String, Long>> addresses = counted(senders, MailAddress::key);
         if (!addresses.isEmpty() && addresses.get(0).getValue() >= NEARLY_ALL * messages.size()) {
             String address = addresses.get(0).getKey();
-            String name = writers.stream()
+            String name = senders.stream()
                     .filter(w -> w.key().equals(address))
                     .map(MailAddress::name)
                     .findFirst()
                     .orElse("");
             return new Kind.Who.Address(address, name);
         }
-        List<Map.Entry<String, Long>> domains = counted(writers, MailAddress::domain);
+        List<Map.Entry<String, Long>> domains = counted(senders, MailAddress::domain);
         boolean shared = domains.stream().anyMatch(d -> sharedDomains.contains(d.getKey()));
         long ofFew = domains.stream().limit(FEW).mapToLong(Map.Entry::getValue).sum();
         if (!shared && ofFew >= NEARLY_ALL * messages.size()) {
@@ -42,8 +42,8 @@ final class WrittenBy {
         return new Kind.Who.Anybody(addresses.size());
     }
 
-    private static List<Map.Entry<String, Long>> counted(List<MailAddress> writers, Function<MailAddress, String> by) {
-        Map<String, Long> counts = writers.stream().collect(Collectors.groupingBy(by, Collectors.counting()));
+    private static List<Map.Entry<String, Long>> counted(List<MailAddress> senders, Function<MailAddress, String> by) {
+        Map<String, Long> counts = senders.stream().collect(Collectors.groupingBy(by, Collectors.counting()));
         return counts.entrySet().stream()
                 .sorted(Map.Entry.<String, Long>comparingByValue(Comparator.reverseOrder())
                         .thenComparing(Map.Entry::getKey))

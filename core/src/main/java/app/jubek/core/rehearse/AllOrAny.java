@@ -11,12 +11,12 @@ import java.util.Optional;
  * What "all of these" and "any of these" mean, shown on real mail: the newest message that meets every criterion of a
  * group, and the newest that meets only one.
  *
- * @param all its place in the window
+ * @param all its place in the evidence
  */
 public record AllOrAny(Optional<Integer> all, Optional<One> one) {
 
     /**
-     * @param at a message's place in the window
+     * @param at a message's place in the evidence
      * @param criterion which criterion of the group it meets, from 0
      */
     public record One(int at, int criterion) {}
@@ -24,7 +24,7 @@ public record AllOrAny(Optional<Integer> all, Optional<One> one) {
     /** Empty when the criterion is no group of several. */
     public static Optional<AllOrAny> of(Criterion picksOut, Corpus.View past) {
         return picksOut instanceof Group group
-                        && group.how() != Group.How.NONE
+                        && group.how() != Group.Quantifier.NONE
                         && group.criteria().size() > 1
                 ? Optional.of(of(group.criteria(), past))
                 : Optional.empty();

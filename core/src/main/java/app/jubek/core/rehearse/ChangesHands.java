@@ -1,11 +1,10 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.decide.Course;
-import app.jubek.core.decide.Trace;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.StepKind;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -24,34 +23,24 @@ public record ChangesHands(List<Change> changes) {
     }
 
     /**
-     * @param at the message's place in the window
+     * @param at the message's place in the evidence
      * @param before the rules that act on it now, in order
      * @param after and those that would
      */
     public record Change(int at, List<Rule> before, List<Rule> after) {}
 
-    public static ChangesHands between(RuleBook before, RuleBook after, Corpus.View past) {
-        Course now = new Course(before);
-        Course then = new Course(after);
+    public static ChangesHands between(RuleBook before, RuleBook after, Corpus.View past, Opening opening) {
+        PastRun now = new PastRun(before, past, opening);
+        PastRun then = new PastRun(after, past, opening);
         List<Change> changes = new ArrayList<>();
         for (int at = past.size() - 1; at >= 0; at--) {
-            List<Rule> does = picked(now.run(past.hits(at)));
-            List<Rule> would = picked(then.run(past.hits(at)));
+            List<Rule> does = now.trace(at).picking();
+            List<Rule> would = then.trace(at).picking();
             if (!ids(does).equals(ids(would)) || !answers(does).equals(answers(would))) {
                 changes.add(new Change(at, does, would));
             }
         }
         return new ChangesHands(changes);
-    }
-
-    private static List<Rule> picked(Trace trace) {
-        List<Rule> picked = new ArrayList<>();
-        for (int i = 0; i < trace.size(); i++) {
-            if (trace.isPicked(i)) {
-                picked.add(trace.get(i).rule());
-            }
-        }
-        return picked;
     }
 
     private static Set<RuleId> ids(List<Rule> rules) {

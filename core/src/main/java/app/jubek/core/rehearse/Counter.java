@@ -4,8 +4,8 @@ package app.jubek.core.rehearse;
 public enum Counter {
     PICKED,
     LEFT_OUT,
-    TAKEN_EARLIER,
-    ALSO_LATER,
+    STOPPED_EARLIER,
+    LATER_RULES_ACT,
     NEAR_MISS,
     /** Picked, and come at a time at which the rule rests by its schedule. */
     OUTSIDE_ITS_HOURS

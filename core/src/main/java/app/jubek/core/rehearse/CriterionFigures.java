@@ -8,13 +8,13 @@ import java.util.Optional;
  *
  * @param path where it stands: indexes from the outermost group inwards
  * @param reach messages it takes by itself
- * @param effect in an all-of group what it removes, in an any-of group what it adds, among the exceptions what it spares
+ * @param effect in an all-of group what it removes, in an any-of group what it adds, among the exceptions what it excludes
  * @param values one for each value of a test
  */
-public record CriterionFigures(List<Integer> path, int reach, int effect, List<ValueFigures> values) {
+public record CriterionFigures(List<Integer> path, int matches, int effect, List<ValueFigures> values) {
 
     /**
      * @param coveredBy the index of a value that takes all that this one takes
      */
-    public record ValueFigures(int reach, Optional<Integer> coveredBy) {}
+    public record ValueFigures(int matches, Optional<Integer> coveredBy) {}
 }

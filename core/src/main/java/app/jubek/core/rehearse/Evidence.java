@@ -2,15 +2,12 @@ package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.Hits;
-import app.jubek.core.criteria.NearMiss;
-import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Outcome;
+import app.jubek.core.explain.NearMiss;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
@@ -25,41 +22,40 @@ import java.util.Set;
  */
 public final class Evidence {
     private final Corpus.View past;
-    private final Course course;
-    private final Rule inHand;
+    private final PastRun run;
+    private final Rule edited;
     private final Opening opening;
     private final Map<Counter, Integer> counts = new EnumMap<>(Counter.class);
-    private final List<Standing> standings = new ArrayList<>();
+    private final List<MessageResult> results = new ArrayList<>();
 
-    private Evidence(RuleBook book, Rule inHand, Corpus.View past, Opening opening) {
+    private Evidence(RuleBook book, Rule edited, Corpus.View past, Opening opening) {
         this.past = past;
-        this.inHand = inHand;
+        this.edited = edited;
         this.opening = opening;
-        this.course = new Course(new RuleBook(
-                onIfInHand(book.rules(), inHand.id()), book.fence(), onIfInHand(book.tail(), inHand.id())));
-        BitSet picksOut = past.holding(inHand.picksOut());
+        this.run = new PastRun(
+                new RuleBook(activeIfEdited(book.rules()), book.fence(), activeIfEdited(book.tail())), past, opening);
+        BitSet picksOut = past.holding(edited.picksOut());
         BitSet near = near(picksOut);
         for (int at = past.size() - 1; at >= 0; at--) {
-            Set<Counter> counters = picksOut.get(at)
-                    ? counters(past.hits(at), past.message(at).received())
-                    : near.get(at) ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
+            Set<Counter> counters =
+                    picksOut.get(at) ? counters(at) : near.get(at) ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
             counters.forEach(counter -> counts.merge(counter, 1, Integer::sum));
             if (!counters.isEmpty()) {
-                standings.add(new Standing(at, past.message(at), counters));
+                results.add(new MessageResult(at, past.message(at), counters));
             }
         }
     }
 
     /**
-     * @param id the rule in hand; it must be in the book
+     * @param id the rule that is edited; it must be in the book
      * @param opening by which its schedule goes
      */
     public static Evidence of(RuleBook book, RuleId id, Corpus.View past, Opening opening) {
-        Rule inHand = book.find(id).orElseThrow(() -> new IllegalArgumentException("no rule " + id.value()));
-        return new Evidence(book, inHand, past, opening);
+        Rule edited = book.find(id).orElseThrow(() -> new IllegalArgumentException("no rule " + id.value()));
+        return new Evidence(book, edited, past, opening);
     }
 
-    public int window() {
+    public int total() {
         return past.size();
     }
 
@@ -68,64 +64,61 @@ public final class Evidence {
     }
 
     /** Newest first; only messages that at least one counter counts. */
-    public List<Standing> standings() {
-        return List.copyOf(standings);
+    public List<MessageResult> results() {
+        return List.copyOf(results);
     }
 
-    /** Where the messages of one counter stand in the window, the newest first. */
+    /** Where the messages of one counter are in the evidence, the newest first. */
     public List<Integer> places(Counter counter) {
-        return standings.stream()
-                .filter(standing -> standing.counters().contains(counter))
-                .map(Standing::at)
+        return results.stream()
+                .filter(result -> result.counters().contains(counter))
+                .map(MessageResult::at)
                 .toList();
     }
 
     /** The rules that pick a message, in order: its whole fate. */
-    public List<Rule> takenBy(Standing standing) {
-        return course.run(past.hits(standing.at())).stream()
-                .filter(Outcome::isPicked)
-                .map(Outcome::rule)
-                .toList();
+    public List<Rule> takenBy(MessageResult result) {
+        return run.trace(result.at()).picking();
     }
 
     public List<CriterionFigures> picksOut() {
-        return new Figures(past, inHand).picksOut();
+        return new Figures(past, edited).picksOut();
     }
 
     public List<CriterionFigures> leavesOut() {
-        return new Figures(past, inHand).leavesOut();
+        return new Figures(past, edited).leavesOut();
     }
 
     private BitSet near(BitSet picksOut) {
         BitSet near = new BitSet();
-        for (Criterion narrowed : NearMiss.narrowed(inHand.picksOut())) {
+        for (Criterion narrowed : NearMiss.narrowed(edited.picksOut())) {
             BitSet allBut = past.holding(narrowed);
             allBut.andNot(picksOut);
             near.or(allBut);
         }
         for (int at = picksOut.nextClearBit(0); at < past.size(); at = picksOut.nextClearBit(at + 1)) {
-            if (NearMiss.byOneWord(inHand.picksOut(), past.message(at).seen()).isPresent()) {
+            if (NearMiss.byOneWord(edited.picksOut(), past.message(at).seen()).isPresent()) {
                 near.set(at);
             }
         }
         return near;
     }
 
-    private Set<Counter> counters(Hits hits, Instant received) {
-        List<Outcome> outcomes = course.run(hits);
+    private Set<Counter> counters(int at) {
+        List<Outcome> outcomes = run.trace(at);
         int own = ownPlace(outcomes);
         Outcome outcome = outcomes.get(own);
-        if (outcome instanceof Outcome.Spared) {
+        if (outcome instanceof Outcome.Excluded) {
             return EnumSet.of(Counter.LEFT_OUT);
         }
         if (outcome instanceof Outcome.NotReached) {
-            return EnumSet.of(Counter.TAKEN_EARLIER);
+            return EnumSet.of(Counter.STOPPED_EARLIER);
         }
         Set<Counter> counters = EnumSet.of(Counter.PICKED);
         if (outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked)) {
-            counters.add(Counter.ALSO_LATER);
+            counters.add(Counter.LATER_RULES_ACT);
         }
-        if (!inHand.schedule().isActive(received, opening)) {
+        if (!edited.schedule().isActive(past.message(at).received(), opening)) {
             counters.add(Counter.OUTSIDE_ITS_HOURS);
         }
         return counters;
@@ -133,15 +126,16 @@ public final class Evidence {
 
     private int ownPlace(List<Outcome> outcomes) {
         int own = 0;
-        while (!outcomes.get(own).rule().id().equals(inHand.id())) {
+        while (!outcomes.get(own).rule().id().equals(edited.id())) {
             own++;
         }
         return own;
     }
 
-    private static List<Rule> onIfInHand(List<Rule> rules, RuleId inHand) {
+    /** As if it were on and always active. */
+    private List<Rule> activeIfEdited(List<Rule> rules) {
         return rules.stream()
-                .map(rule -> rule.id().equals(inHand) ? rule.switched(true) : rule)
+                .map(rule -> rule.id().equals(edited.id()) ? rule.switched(true).always() : rule)
                 .toList();
     }
 }

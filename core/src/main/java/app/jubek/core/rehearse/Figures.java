@@ -5,7 +5,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.rule.Rule;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -27,17 +27,17 @@ final class Figures {
     }
 
     List<CriterionFigures> leavesOut() {
-        return collect(rule.leavesOut(), this::spared);
+        return collect(rule.leavesOut(), this::excluded);
     }
 
     private interface Effect {
-        BitSet of(List<Criterion> siblings, Group.How how, BitSet own);
+        BitSet of(List<Criterion> siblings, Group.Quantifier how, BitSet own);
     }
 
     private List<CriterionFigures> collect(Criterion root, Effect effect) {
         List<CriterionFigures> found = new ArrayList<>();
         if (!(root instanceof Nothing)) {
-            walk(root, List.of(), List.of(), Group.How.ALL, effect, found);
+            walk(root, List.of(), List.of(), Group.Quantifier.ALL, effect, found);
         }
         return List.copyOf(found);
     }
@@ -46,7 +46,7 @@ final class Figures {
             Criterion criterion,
             List<Integer> path,
             List<Criterion> siblings,
-            Group.How how,
+            Group.Quantifier how,
             Effect effect,
             List<CriterionFigures> into) {
         if (criterion instanceof Group group) {
@@ -66,24 +66,24 @@ final class Figures {
     }
 
     private List<CriterionFigures.ValueFigures> values(Criterion criterion) {
-        if (!(criterion instanceof Test test)) {
+        if (!(criterion instanceof SimpleCriterion test)) {
             return List.of();
         }
         List<CriterionFigures.ValueFigures> figures = new ArrayList<>();
-        List<Integer> reaches = past.reaches(test);
+        List<Integer> matches = past.matches(test);
         List<Optional<Integer>> covered = test.covered();
-        for (int i = 0; i < reaches.size(); i++) {
-            figures.add(new CriterionFigures.ValueFigures(reaches.get(i), covered.get(i)));
+        for (int i = 0; i < matches.size(); i++) {
+            figures.add(new CriterionFigures.ValueFigures(matches.get(i), covered.get(i)));
         }
         return figures;
     }
 
     /** In an all-of group: met by all the others and removed by this one. In an any-of group: taken by this one only. */
-    private BitSet effectOfPicking(List<Criterion> siblings, Group.How how, BitSet own) {
-        if (how == Group.How.ALL) {
+    private BitSet effectOfPicking(List<Criterion> siblings, Group.Quantifier how, BitSet own) {
+        if (how == Group.Quantifier.ALL) {
             BitSet removed = siblings.isEmpty()
                     ? past.holding(new Everything())
-                    : past.holding(new Group(Group.How.ALL, siblings));
+                    : past.holding(new Group(Group.Quantifier.ALL, siblings));
             removed.andNot(own);
             return removed;
         }
@@ -92,10 +92,10 @@ final class Figures {
         return only;
     }
 
-    private BitSet spared(List<Criterion> siblings, Group.How how, BitSet own) {
-        BitSet spared = past.holding(rule.picksOut());
-        spared.and(own);
-        return spared;
+    private BitSet excluded(List<Criterion> siblings, Group.Quantifier how, BitSet own) {
+        BitSet excluded = past.holding(rule.picksOut());
+        excluded.and(own);
+        return excluded;
     }
 
     private static List<Criterion> others(List<Criterion> all, int without) {

@@ -58,7 +58,7 @@ final class Books {
                 r.picksOut(),
                 r.leavesOut(),
                 r.steps(),
-                Ending.ENDS_HERE,
+                Ending.STOP_HERE,
                 r.schedule(),
                 r.on());
     }

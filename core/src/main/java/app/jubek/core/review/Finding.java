@@ -2,15 +2,16 @@ package app.jubek.core.review;
 
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.wording.Statement;
 import java.util.Optional;
 
 /**
  * Something amiss with a rule.
  *
- * @param cause one sentence
+ * @param cause a sentence
  * @param example a message of the window that shows it, by its place
  */
-public record Finding(Sort sort, RuleId rule, String cause, Optional<Integer> example, Optional<Remedy> remedy) {
+public record Finding(Sort sort, RuleId rule, Statement cause, Optional<Integer> example, Optional<Remedy> remedy) {
 
     /** What is amiss, the worst first. */
     public enum Sort {
@@ -30,8 +31,8 @@ public record Finding(Sort sort, RuleId rule, String cause, Optional<Integer> ex
     /**
      * What one click does.
      *
-     * @param words what it does, to be read on a button
+     * @param what it does, as a button says it
      * @param book the book with it done
      */
-    public record Remedy(String words, RuleBook book) {}
+    public record Remedy(Statement what, RuleBook book) {}
 }

@@ -1,19 +1,21 @@
 package app.jubek.core.review;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Test;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.review.Finding.Remedy;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Phrase;
+import app.jubek.core.wording.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,7 +48,7 @@ final class FromCriteria {
         return found;
     }
 
-    private void note(Sort sort, Rule rule, String cause, String remedy, RuleBook changed) {
+    private void note(Sort sort, Rule rule, Statement cause, Statement remedy, RuleBook changed) {
         found.add(new Finding(sort, rule.id(), cause, Optional.empty(), Optional.of(new Remedy(remedy, changed))));
     }
 
@@ -56,12 +58,13 @@ final class FromCriteria {
                 .filter(own::isOwn)
                 .toList();
         if (!back.isEmpty()) {
-            String names = Words.and(back.stream().map(MailAddress::address).toList());
+            Argument names =
+                    Argument.and(back.stream().map(MailAddress::address).toList());
             note(
                     Sort.BACK_TO_OWN_MAILBOX,
                     rule,
-                    "It hands mail to " + names + ", which reaches this very mailbox.",
-                    "Take " + names + " out of it",
+                    FindingText.BACK_TO_THIS_MAILBOX.with(names),
+                    RemedyText.REMOVE_ADDRESSES.with(names),
                     Books.with(book, rule, this::withoutOwn));
         }
     }
@@ -86,30 +89,30 @@ final class FromCriteria {
     }
 
     private boolean canNeverMatch(Rule rule) {
-        boolean spared =
+        boolean leftOut =
                 !(rule.leavesOut() instanceof Nothing) && Covering.holdsWherever(rule.leavesOut(), rule.picksOut());
         boolean excluded = rule.picksOut() instanceof Group group
-                && group.how() == Group.How.ALL
+                && group.how() == Group.Quantifier.ALL
                 && Covering.excludeEachOther(group.criteria());
-        if (spared) {
+        if (leftOut) {
             note(
                     Sort.CAN_NEVER_MATCH,
                     rule,
-                    "Its exceptions leave out everything that it picks out.",
-                    "Remove its exceptions",
+                    FindingText.EXCEPTIONS_LEAVE_OUT_ALL.with(),
+                    RemedyText.REMOVE_EXCEPTIONS.with(),
                     Books.with(book, rule, r -> Books.leaving(r, new Nothing())));
         } else if (excluded) {
             note(
                     Sort.CAN_NEVER_MATCH,
                     rule,
-                    "No message can meet all of its criteria at once.",
-                    "Let any of them do",
+                    FindingText.CRITERIA_EXCLUDE_EACH_OTHER.with(),
+                    RemedyText.LET_ANY_DO.with(),
                     Books.with(
                             book,
                             rule,
-                            r -> Books.picking(r, new Group(Group.How.ANY, ((Group) r.picksOut()).criteria()))));
+                            r -> Books.picking(r, new Group(Group.Quantifier.ANY, ((Group) r.picksOut()).criteria()))));
         }
-        return spared || excluded;
+        return leftOut || excluded;
     }
 
     private void coveredValues(Rule rule) {
@@ -119,12 +122,12 @@ final class FromCriteria {
                 .distinct()
                 .toList();
         if (!covered.isEmpty()) {
-            String names = Words.and(covered.stream().map(Words::quoted).toList());
+            Argument names = Argument.and(covered.stream().map(Phrase::quoted).toList());
             note(
                     Sort.COVERED_VALUES,
                     rule,
-                    names + (covered.size() == 1 ? " adds" : " add") + " nothing: another value takes all of it.",
-                    "Drop " + (covered.size() == 1 ? "it" : "the " + covered.size()),
+                    FindingText.VALUES_ADD_NOTHING.with(names, covered.size()),
+                    RemedyText.REMOVE_VALUES.with(covered.size()),
                     Books.with(
                             book,
                             rule,
@@ -139,15 +142,15 @@ final class FromCriteria {
                     group.how(),
                     group.criteria().stream().map(FromCriteria::withoutCovered).toList());
         }
-        if (criterion instanceof AddressTest test) {
-            return new AddressTest(test.part(), test.how(), uncovered(test, test.values()), test.negated());
+        if (criterion instanceof AddressCriterion test) {
+            return new AddressCriterion(test.part(), test.how(), uncovered(test, test.values()), test.negated());
         }
-        return criterion instanceof TextTest test
-                ? new TextTest(test.part(), uncovered(test, test.values()), test.negated())
+        return criterion instanceof TextCriterion test
+                ? new TextCriterion(test.part(), uncovered(test, test.values()), test.negated())
                 : criterion;
     }
 
-    private static <T> List<T> uncovered(Test test, List<T> values) {
+    private static <T> List<T> uncovered(SimpleCriterion test, List<T> values) {
         return of(values, test.covered(), Optional::isEmpty).toList();
     }
 
@@ -170,8 +173,8 @@ final class FromCriteria {
                 note(
                         Sort.SAME_AS_ANOTHER,
                         rule,
-                        "It picks out and does the same as " + Words.quoted(before.name()) + ".",
-                        "Remove this one",
+                        FindingText.SAME_AS.with(before.name()),
+                        RemedyText.REMOVE_THIS_RULE.with(),
                         Books.without(book, rule));
                 return;
             }
@@ -179,8 +182,8 @@ final class FromCriteria {
                 note(
                         Sort.NEVER_REACHED,
                         rule,
-                        Words.quoted(before.name()) + " stands above it, takes all of its mail and ends there.",
-                        "Move it above " + Words.quoted(before.name()),
+                        FindingText.STOPPED_BY_RULE_ABOVE.with(before.name()),
+                        RemedyText.MOVE_IT_ABOVE.with(before.name()),
                         Books.movedAbove(book, rule, before));
                 return;
             }

@@ -3,15 +3,17 @@ package app.jubek.core.review;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Everything;
-import app.jubek.core.decide.Course;
 import app.jubek.core.decide.Trace;
+import app.jubek.core.rehearse.PastRun;
 import app.jubek.core.review.Finding.Remedy;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Statement;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
@@ -36,13 +38,13 @@ final class FromEvidence {
     private final List<Finding> found = new ArrayList<>();
     private final Map<RuleId, BitSet> picked = new LinkedHashMap<>();
 
-    FromEvidence(RuleBook book, Corpus.View past) {
+    FromEvidence(RuleBook book, Corpus.View past, Opening opening) {
         this.book = book;
         this.past = past;
         book.rules().forEach(rule -> picked.put(rule.id(), new BitSet()));
-        Course course = new Course(book);
+        PastRun run = new PastRun(book, past, opening);
         for (int at = 0; at < past.size(); at++) {
-            Trace trace = course.run(past.hits(at));
+            Trace trace = run.trace(at);
             for (int i = 0; i < book.rules().size(); i++) {
                 if (trace.isPicked(i)) {
                     picked.get(book.rules().get(i).id()).set(at);
@@ -86,18 +88,17 @@ final class FromEvidence {
             note(
                     Sort.NEVER_MATCHED,
                     rule,
-                    "None of the " + past.size() + " past messages is picked.",
+                    FindingText.NONE_PICKED.with(past.size()),
                     Optional.empty(),
-                    new Remedy("Pause it", Books.with(book, rule, r -> r.switched(false))));
+                    new Remedy(RemedyText.PAUSE_IT.with(), Books.with(book, rule, r -> r.switched(false))));
         } else if (picked.get(rule.id()).isEmpty()) {
             Rule taker = taker(rule, meets.length() - 1);
             note(
                     Sort.NEVER_REACHED,
                     rule,
-                    "All " + meets.cardinality() + " messages for it end at rules above, the newest at "
-                            + Words.quoted(taker.name()) + ".",
+                    FindingText.ALL_STOPPED_ABOVE.with(meets.cardinality(), taker.name()),
                     Optional.of(meets.length() - 1),
-                    new Remedy("Move it above " + Words.quoted(taker.name()), Books.movedAbove(book, rule, taker)));
+                    new Remedy(RemedyText.MOVE_IT_ABOVE.with(taker.name()), Books.movedAbove(book, rule, taker)));
         }
     }
 
@@ -114,7 +115,7 @@ final class FromEvidence {
             found.add(new Finding(
                     Sort.TOO_BROAD,
                     rule.id(),
-                    "It takes " + 100 * meets.cardinality() / past.size() + " % of all mail.",
+                    FindingText.PICKS_SHARE.with(100 * meets.cardinality() / past.size()),
                     Optional.of(meets.length() - 1),
                     Optional.empty()));
         }
@@ -131,10 +132,9 @@ final class FromEvidence {
             note(
                     Sort.TWO_REPLIES,
                     later,
-                    both.cardinality() + " messages would be answered by it and by " + Words.quoted(earlier.name())
-                            + ", which answers first: this answer never goes out to them.",
+                    FindingText.REPLIES_AFTER_ANOTHER.with(both.cardinality(), earlier.name()),
                     example,
-                    new Remedy("End at " + Words.quoted(earlier.name()), Books.with(book, earlier, Books::ending)));
+                    new Remedy(RemedyText.STOP_AT.with(earlier.name()), Books.with(book, earlier, Books::ending)));
         }
         Set<String> shared = recipients(later, Step.Forward.class);
         shared.retainAll(recipients(earlier, Step.Redirect.class));
@@ -145,11 +145,10 @@ final class FromEvidence {
             note(
                     Sort.FORWARD_AND_REDIRECT,
                     later,
-                    String.join(", ", shared) + " gets " + both.cardinality()
-                            + " messages forwarded and redirected, by it" + " and by " + Words.quoted(earlier.name())
-                            + ".",
+                    FindingText.FORWARDED_AND_REDIRECTED_BY_TWO.with(
+                            Argument.and(List.copyOf(shared)), both.cardinality(), earlier.name()),
                     example,
-                    new Remedy("End at " + Words.quoted(earlier.name()), Books.with(book, earlier, Books::ending)));
+                    new Remedy(RemedyText.STOP_AT.with(earlier.name()), Books.with(book, earlier, Books::ending)));
         }
     }
 
@@ -161,10 +160,10 @@ final class FromEvidence {
             note(
                     Sort.FORWARD_AND_REDIRECT,
                     rule,
-                    "It forwards and redirects the same messages to " + String.join(", ", shared) + ".",
+                    FindingText.FORWARDS_AND_REDIRECTS.with(Argument.and(List.copyOf(shared))),
                     taken.isEmpty() ? Optional.empty() : Optional.of(taken.length() - 1),
                     new Remedy(
-                            "Only redirect them",
+                            RemedyText.ONLY_REDIRECT.with(),
                             Books.with(
                                     book,
                                     rule,
@@ -176,7 +175,7 @@ final class FromEvidence {
         }
     }
 
-    private void note(Sort sort, Rule rule, String cause, Optional<Integer> example, Remedy remedy) {
+    private void note(Sort sort, Rule rule, Statement cause, Optional<Integer> example, Remedy remedy) {
         found.add(new Finding(sort, rule.id(), cause, example, Optional.of(remedy)));
     }
 

@@ -3,20 +3,19 @@ package app.jubek.core.review;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.Test;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.Folding;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
 import app.jubek.core.review.Finding.Remedy;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.Folding;
-import app.jubek.core.text.How;
-import app.jubek.core.text.Value;
-import app.jubek.core.text.Words;
+import app.jubek.core.view.MessageView;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -48,8 +47,8 @@ final class FromWords {
 
     List<Finding> findings() {
         book.rules().stream().filter(Rule::on).forEach(rule -> {
-            for (Test test : positive(rule.picksOut()).toList()) {
-                if (test instanceof TextTest words) {
+            for (SimpleCriterion test : positive(rule.picksOut()).toList()) {
+                if (test instanceof TextCriterion words) {
                     words.values().forEach(value -> look(rule, words, value));
                 }
             }
@@ -57,12 +56,12 @@ final class FromWords {
         return found;
     }
 
-    private static Stream<Test> positive(Criterion criterion) {
+    private static Stream<SimpleCriterion> positive(Criterion criterion) {
         return criterion.tests().stream().filter(test -> !test.negated());
     }
 
-    private void look(Rule rule, TextTest test, Value value) {
-        if (value.how() != How.CONTAINS || value.comparison() != Comparison.FOLDED) {
+    private void look(Rule rule, TextCriterion test, Value value) {
+        if (value.how() != MatchType.CONTAINS || value.comparison() != Comparison.FOLDED) {
             return;
         }
         String phrase = Folding.fold(value.written());
@@ -72,21 +71,21 @@ final class FromWords {
         denied(rule, test, phrase);
     }
 
-    private Stream<String> texts(TextTest test, InHand message) {
-        Stream<Part> atoms = switch (test.part().kind()) {
+    private Stream<String> texts(TextCriterion test, MessageView message) {
+        Stream<MessagePart> atoms = switch (test.part().kind()) {
             case SUBJECT_OR_TEXT, SUBJECT_OR_ADDED_TEXT ->
-                Stream.of(Part.of(Part.Kind.SUBJECT), Part.of(Part.Kind.TEXT));
+                Stream.of(MessagePart.of(MessagePart.Kind.SUBJECT), MessagePart.of(MessagePart.Kind.TEXT));
             default -> Stream.of(test.part());
         };
         return atoms.flatMap(atom -> message.texts(atom, Comparison.FOLDED).stream());
     }
 
-    private void insideLongerWords(Rule rule, TextTest test, Value value, String phrase) {
-        Value whole = Value.of(How.WORDS, value.comparison(), value.written());
+    private void insideLongerWords(Rule rule, TextCriterion test, Value value, String phrase) {
+        Value whole = Value.of(MatchType.WORDS, value.comparison(), value.written());
         int hits = 0;
         int inside = 0;
         Optional<Integer> example = Optional.empty();
-        BitSet reach = past.holding(new TextTest(test.part(), List.of(value), false));
+        BitSet reach = past.holding(new TextCriterion(test.part(), List.of(value), false));
         for (int at = reach.nextSetBit(0); at >= 0; at = reach.nextSetBit(at + 1)) {
             List<String> having = texts(test, past.message(at).seen())
                     .filter(text -> text.contains(phrase))
@@ -101,19 +100,19 @@ final class FromWords {
             found.add(new Finding(
                     Sort.PART_OF_LONGER_WORDS,
                     rule.id(),
-                    Words.quoted(value.written()) + " stands only inside longer words in " + inside + " of the " + hits
-                            + " messages that have it.",
+                    FindingText.INSIDE_LONGER_WORDS.with(value.written(), inside, hits),
                     example,
-                    Optional.of(new Remedy("Only as a whole word", changed(rule, test, value, whole)))));
+                    Optional.of(new Remedy(
+                            RemedyText.ONLY_WHOLE_WORD.with(value.written()), changed(rule, test, value, whole)))));
         }
     }
 
-    private RuleBook changed(Rule rule, TextTest test, Value old, Value now) {
+    private RuleBook changed(Rule rule, TextCriterion test, Value old, Value now) {
         List<Value> others = test.values().stream().filter(v -> !v.equals(old)).toList();
-        TextTest word = new TextTest(test.part(), List.of(now), false);
+        TextCriterion word = new TextCriterion(test.part(), List.of(now), false);
         Criterion changed = others.isEmpty()
                 ? word
-                : new Group(Group.How.ANY, List.of(new TextTest(test.part(), others, false), word));
+                : new Group(Group.Quantifier.ANY, List.of(new TextCriterion(test.part(), others, false), word));
         return Books.with(book, rule, r -> Books.picking(r, replaced(r.picksOut(), test, changed)));
     }
 
@@ -130,7 +129,7 @@ final class FromWords {
                 : in;
     }
 
-    private void denied(Rule rule, TextTest test, String phrase) {
+    private void denied(Rule rule, TextCriterion test, String phrase) {
         List<String> said = new ArrayList<>();
         Optional<Integer> example = Optional.empty();
         BitSet taken = FromEvidence.meets(rule, past);
@@ -143,20 +142,19 @@ final class FromWords {
         }
         if (!said.isEmpty()) {
             String words = said.get(said.size() - 1);
-            Criterion exception = new TextTest(test.part(), List.of(Value.phrase(words)), false);
+            Criterion exception = new TextCriterion(test.part(), List.of(Value.phrase(words)), false);
             found.add(new Finding(
                     Sort.NEGATED,
                     rule.id(),
-                    said.size() + (said.size() == 1 ? " message it takes says " : " messages it takes say ")
-                            + Words.quoted(words) + ".",
+                    FindingText.PICKS_WHAT_DENIES.with(said.size(), words),
                     example,
                     Optional.of(new Remedy(
-                            "Leave out " + Words.quoted(words),
+                            RemedyText.LEAVE_OUT.with(words),
                             Books.with(book, rule, r -> Books.leaving(r, withException(r.leavesOut(), exception)))))));
         }
     }
 
-    private Optional<String> denied(TextTest test, String phrase, InHand message) {
+    private Optional<String> denied(TextCriterion test, String phrase, MessageView message) {
         return texts(test, message)
                 .flatMap(text -> denied(text, " " + phrase).stream())
                 .findFirst();
@@ -178,12 +176,12 @@ final class FromWords {
 
     private static Criterion withException(Criterion leavesOut, Criterion exception) {
         List<Criterion> all = new ArrayList<>();
-        if (leavesOut instanceof Group group && group.how() == Group.How.ANY) {
+        if (leavesOut instanceof Group group && group.how() == Group.Quantifier.ANY) {
             all.addAll(group.criteria());
         } else if (!(leavesOut instanceof Nothing)) {
             all.add(leavesOut);
         }
         all.add(exception);
-        return new Group(Group.How.ANY, all);
+        return new Group(Group.Quantifier.ANY, all);
     }
 }

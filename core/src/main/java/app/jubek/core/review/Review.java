@@ -5,6 +5,7 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -14,13 +15,13 @@ import java.util.stream.Stream;
 
 /** Looks a rule book over. Only rules that are on are looked at. */
 public final class Review {
-    /** What makes it idle to say that a rule matches or reaches nothing. */
+    /** Findings that make "matches nothing" redundant. */
     private static final Set<Sort> SETTLES = EnumSet.of(Sort.CAN_NEVER_MATCH, Sort.NEVER_REACHED, Sort.SAME_AS_ANOTHER);
 
     private Review() {}
 
     /** All findings, the worst first. */
-    public static List<Finding> of(RuleBook book, Corpus.View past, OwnSide own) {
+    public static List<Finding> of(RuleBook book, Corpus.View past, OwnSide own, Opening opening) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
         Set<RuleId> settled = fromCriteria.stream()
                 .filter(finding -> SETTLES.contains(finding.sort()))
@@ -28,7 +29,7 @@ public final class Review {
                 .collect(Collectors.toSet());
         return Stream.of(
                         fromCriteria,
-                        new FromEvidence(book, past).findings(settled),
+                        new FromEvidence(book, past, opening).findings(settled),
                         new FromWords(book, past).findings())
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(Finding::sort))

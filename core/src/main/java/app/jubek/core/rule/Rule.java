@@ -4,7 +4,8 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 
 /**
@@ -60,13 +61,23 @@ public record Rule(
         return new Rule(id, version, name, picksOut, leavesOut, steps, ending, schedule, to);
     }
 
+    /** The rule with other steps. */
+    public Rule doing(List<Step> others) {
+        return new Rule(id, version, name, picksOut, leavesOut, others, ending, schedule, on);
+    }
+
+    /** The rule, active at any time. */
+    public Rule always() {
+        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, Schedule.ALWAYS, on);
+    }
+
     /** The same rule as another version of it. */
     public Rule asVersion(int other) {
         return new Rule(id, other, name, picksOut, leavesOut, steps, ending, schedule, on);
     }
 
     public boolean ends() {
-        return ending == Ending.ENDS_HERE;
+        return ending == Ending.STOP_HERE;
     }
 
     public boolean hasExceptions() {
@@ -78,11 +89,19 @@ public record Rule(
     }
 
     /** The rule read back as one sentence. */
-    public String inWords() {
-        List<String> done = steps.stream().map(Step::done).toList();
-        String does = done.isEmpty() ? "left as it is, for nothing is chosen yet" : Words.and(done);
-        String except = hasExceptions() ? ", except mail " + leavesOut.inWords() : "";
-        String active = schedule.equals(Schedule.ALWAYS) ? "" : ", " + schedule.inWords();
-        return "Mail " + picksOut.inWords() + " is " + does + except + active + ".";
+    public Statement statement() {
+        Argument does = steps.isEmpty()
+                ? RulePhrase.NOTHING_YET.with()
+                : Argument.and(steps.stream().map(Step::statement).toList());
+        boolean always = schedule.equals(Schedule.ALWAYS);
+        if (hasExceptions()) {
+            return always
+                    ? RulePhrase.RULE_WITH_EXCEPTIONS.with(picksOut.statement(), does, leavesOut.statement())
+                    : RulePhrase.RULE_WITH_EXCEPTIONS_AND_SCHEDULE.with(
+                            picksOut.statement(), does, leavesOut.statement(), schedule.statement());
+        }
+        return always
+                ? RulePhrase.RULE.with(picksOut.statement(), does)
+                : RulePhrase.RULE_WITH_SCHEDULE.with(picksOut.statement(), does, schedule.statement());
     }
 }

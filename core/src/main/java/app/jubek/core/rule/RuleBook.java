@@ -13,8 +13,8 @@ import java.util.stream.Stream;
  * The ordered rules of one mailbox.
  *
  * @param fence what must never leave the mailbox; {@link Nothing} for no fence
- * @param tail rules that are looked at after the course, even when a rule ended it; their replies go only when no rule
- *     of the course asked for one
+ * @param tail rules that are looked at after the others, even when a rule ended it; their replies go only when no rule
+ *     of the others asked for one
  */
 public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
     public RuleBook {
@@ -39,7 +39,7 @@ public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
         int values = all.stream()
                 .flatMap(rule -> Stream.of(rule.picksOut(), rule.leavesOut()))
                 .flatMap(criterion -> criterion.tests().stream())
-                .mapToInt(test -> test.probes().size())
+                .mapToInt(test -> test.terms().size())
                 .sum();
         if (values > limits.values()) {
             throw new IllegalArgumentException("the criteria of a rule book hold at most " + limits.values()
@@ -51,7 +51,7 @@ public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
         this(rules, fence, List.of());
     }
 
-    /** The rules of the course and then those of the tail. */
+    /** The rules in their order and then those of the tail. */
     public List<Rule> all() {
         return tail.isEmpty() ? rules : all(rules, tail);
     }

@@ -12,11 +12,11 @@ public final class Clearance {
      * What is so now.
      *
      * @param ruleOn the rule is still there and switched on
-     * @param letGo a person has looked at it and let it go, whatever the limits say
+     * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
      */
     public record Now(
-            OwnSide own, boolean ruleOn, boolean letGo, boolean beforeRestoring, Flow ofMailbox, Flow ofRule) {}
+            OwnSide own, boolean ruleOn, boolean approved, boolean beforeRestoring, Flow ofMailbox, Flow ofRule) {}
 
     /**
      * What left within the last hour.
@@ -47,7 +47,7 @@ public final class Clearance {
         if (handedOn && !now.own().isInside(outgoing.recipient())) {
             return new Verdict.Hold(Reason.OUTSIDE);
         }
-        return unlessLetGo(now).<Verdict>map(Verdict.Hold::new).orElse(new Verdict.Clear(new Cleared(outgoing)));
+        return unlessApproved(now).<Verdict>map(Verdict.Hold::new).orElse(new Verdict.Clear(new Cleared(outgoing)));
     }
 
     /** A test never leaves the organisation, whatever address somebody names; empty when it would. */
@@ -55,8 +55,8 @@ public final class Clearance {
         return own.isInside(test.recipient()) ? Optional.of(new Cleared(test)) : Optional.empty();
     }
 
-    private static Optional<Reason> unlessLetGo(Now now) {
-        if (now.letGo()) {
+    private static Optional<Reason> unlessApproved(Now now) {
+        if (now.approved()) {
             return Optional.empty();
         }
         if (now.beforeRestoring()) {

@@ -1,7 +1,7 @@
 package app.jubek.core.safety;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.Field;
+import app.jubek.core.message.HeaderField;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.text.Pieces;
 import com.google.re2j.Matcher;
@@ -33,11 +33,11 @@ public final class HopMark {
     private final SecretKeySpec secret;
 
     /**
-     * @param secret at least 16 octets
+     * @param secret at least 16 bytes
      */
     public HopMark(byte[] secret) {
         if (secret.length < 16) {
-            throw new IllegalArgumentException("the secret for hop marks needs at least 16 octets");
+            throw new IllegalArgumentException("the secret for hop marks needs at least 16 bytes");
         }
         this.secret = new SecretKeySpec(secret, "HmacSHA256");
     }
@@ -45,7 +45,7 @@ public final class HopMark {
     /** The mailboxes passed according to all marks of the message that are truly ours. */
     public Set<String> passed(ReadMessage message) {
         Set<String> ids = new LinkedHashSet<>();
-        for (Field field : message.fields()) {
+        for (HeaderField field : message.fields()) {
             if (field.is(FIELD)) {
                 verified(field.raw()).ifPresent(ids::addAll);
             }

@@ -5,6 +5,7 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Refusal;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -29,11 +30,11 @@ public final class LoopGuard {
         }
         int passed = hops.passed(message).size();
         if (passed >= MAX_HOPS) {
-            return Optional.of(Refusal.of(Reason.TOO_MANY_HOPS, passed + " mailboxes"));
+            return Optional.of(Refusal.of(Reason.TOO_MANY_HOPS, SafetyDetail.MAILBOXES.with(passed)));
         }
         int received = message.values("Received").size();
         if (received > MAX_RECEIVED) {
-            return Optional.of(Refusal.of(Reason.TOO_MANY_HOPS, received + " Received fields"));
+            return Optional.of(Refusal.of(Reason.TOO_MANY_HOPS, SafetyDetail.RECEIVED_FIELDS.with(received)));
         }
         return Optional.empty();
     }
@@ -43,11 +44,11 @@ public final class LoopGuard {
         if (own.isOwn(to)) {
             return Optional.of(Refusal.of(Reason.BACK_TO_MAILBOX, to.address()));
         }
-        boolean writer = writers(message).anyMatch(to::sameAs);
-        return writer ? Optional.of(Refusal.of(Reason.BACK_TO_WRITER, to.address())) : Optional.empty();
+        boolean sender = senders(message).anyMatch(to::sameAs);
+        return sender ? Optional.of(Refusal.of(Reason.BACK_TO_SENDER, to.address())) : Optional.empty();
     }
 
-    private static Stream<MailAddress> writers(ReadMessage message) {
+    private static Stream<MailAddress> senders(ReadMessage message) {
         Stream<MailAddress> written =
                 Stream.of(Role.FROM, Role.SENDER, Role.REPLY_TO).flatMap(role -> message.in(role).stream());
         return Stream.concat(written, message.returnPath().address().stream());

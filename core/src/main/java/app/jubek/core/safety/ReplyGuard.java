@@ -1,14 +1,15 @@
 package app.jubek.core.safety;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.Origin;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
-import app.jubek.core.message.WellKnown;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Refusal;
+import app.jubek.core.reading.Origin;
+import app.jubek.core.reading.WellKnown;
 import app.jubek.core.step.AnswersTo;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -46,7 +47,7 @@ public final class ReplyGuard {
 
     /** What does not stand against an answer to a form's mail: these are told of the machine, not of the person. */
     private static final Set<Reason> OF_A_FORM =
-            EnumSet.of(Reason.NULL_RETURN_PATH, Reason.NO_RETURN_PATH, Reason.AUTOMATIC, Reason.NO_REPLY_WRITER);
+            EnumSet.of(Reason.NULL_RETURN_PATH, Reason.NO_RETURN_PATH, Reason.AUTOMATIC, Reason.NO_REPLY_SENDER);
 
     /** All reasons that hold, most telling first; empty when nothing stands against an answer. */
     public List<Refusal> against(ReadMessage message, Circumstances at) {
@@ -54,7 +55,7 @@ public final class ReplyGuard {
         path(message).ifPresent(found::add);
         fields(message).forEach(found::add);
         kinds(message).forEach(found::add);
-        writer(message, at.own()).forEach(found::add);
+        sender(message, at.own()).forEach(found::add);
         if (!isWrittenToUs(message, at)) {
             found.add(Refusal.of(Reason.NOT_WRITTEN_TO_US));
         }
@@ -74,7 +75,7 @@ public final class ReplyGuard {
                 .toList();
     }
 
-    /** Who would get the answer, where that is not the writer: there has to be one, and no machine and not ourselves. */
+    /** Who would get the answer, where that is not the sender: there has to be one, and no machine and not ourselves. */
     private static Optional<Refusal> recipient(ReadMessage message, Circumstances at) {
         Optional<MailAddress> to = at.to().in(message);
         if (to.filter(address -> !address.canBeSentTo()).isPresent()) {
@@ -84,13 +85,13 @@ public final class ReplyGuard {
             return Optional.empty();
         }
         if (to.isEmpty()) {
-            return Optional.of(Refusal.of(Reason.NOBODY_TO_ANSWER, at.to().inWords()));
+            return Optional.of(Refusal.of(Reason.NOBODY_TO_ANSWER, at.to().statement()));
         }
         List<MailAddress> one = List.of(to.get());
-        return first(one, WellKnown::isSystem, Reason.SYSTEM_WRITER)
+        return first(one, WellKnown::isSystem, Reason.SYSTEM_SENDER)
                 .or(() -> first(one, WellKnown::isPostmaster, Reason.POSTMASTER))
-                .or(() -> first(one, at.own()::isOwn, Reason.OWN_WRITER))
-                .or(() -> first(one, WellKnown::isNoReply, Reason.NO_REPLY_WRITER));
+                .or(() -> first(one, at.own()::isOwn, Reason.OWN_SENDER))
+                .or(() -> first(one, WellKnown::isNoReply, Reason.NO_REPLY_SENDER));
     }
 
     private static Optional<Refusal> path(ReadMessage message) {
@@ -104,14 +105,12 @@ public final class ReplyGuard {
 
     private static List<Refusal> fields(ReadMessage message) {
         List<Refusal> found = new ArrayList<>();
-        Origin.autoSubmitted(message.fields())
-                .ifPresent(how -> found.add(Refusal.of(Reason.AUTOMATIC, "Auto-Submitted " + how)));
+        Origin.autoSubmitted(message.fields()).ifPresent(how -> found.add(Refusal.of(Reason.AUTOMATIC, how)));
         message.fields().stream()
                 .filter(f -> Origin.isListField(f.name()))
                 .findFirst()
                 .ifPresent(f -> found.add(Refusal.of(Reason.LIST, f.name())));
-        Origin.precedence(message.fields())
-                .ifPresent(how -> found.add(Refusal.of(Reason.MASS_MAIL, "Precedence " + how)));
+        Origin.precedence(message.fields()).ifPresent(how -> found.add(Refusal.of(Reason.MASS_MAIL, how)));
         if (isSpam(message)) {
             found.add(Refusal.of(Reason.SPAM));
         }
@@ -135,24 +134,24 @@ public final class ReplyGuard {
         return found;
     }
 
-    private static List<Refusal> writer(ReadMessage message, OwnSide own) {
+    private static List<Refusal> sender(ReadMessage message, OwnSide own) {
         List<Refusal> found = new ArrayList<>();
         if (message.in(Role.FROM).size() != 1) {
-            found.add(Refusal.of(Reason.NOT_ONE_WRITER));
+            found.add(Refusal.of(Reason.NOT_ONE_SENDER));
         }
-        List<MailAddress> writers = Stream.concat(
+        List<MailAddress> senders = Stream.concat(
                         message.in(Role.FROM).stream(), message.returnPath().address().stream())
                 .toList();
-        first(writers, WellKnown::isSystem, Reason.SYSTEM_WRITER).ifPresent(found::add);
-        first(writers, WellKnown::isNoReply, Reason.NO_REPLY_WRITER).ifPresent(found::add);
-        first(writers, WellKnown::isPostmaster, Reason.POSTMASTER).ifPresent(found::add);
-        first(writers, own::isOwn, Reason.OWN_WRITER).ifPresent(found::add);
+        first(senders, WellKnown::isSystem, Reason.SYSTEM_SENDER).ifPresent(found::add);
+        first(senders, WellKnown::isNoReply, Reason.NO_REPLY_SENDER).ifPresent(found::add);
+        first(senders, WellKnown::isPostmaster, Reason.POSTMASTER).ifPresent(found::add);
+        first(senders, own::isOwn, Reason.OWN_SENDER).ifPresent(found::add);
         return found;
     }
 
     private static Optional<Refusal> first(
-            List<MailAddress> writers, java.util.function.Predicate<MailAddress> bad, Reason reason) {
-        return writers.stream().filter(bad).findFirst().map(address -> Refusal.of(reason, address.address()));
+            List<MailAddress> senders, java.util.function.Predicate<MailAddress> bad, Reason reason) {
+        return senders.stream().filter(bad).findFirst().map(address -> Refusal.of(reason, address.address()));
     }
 
     private static boolean isWrittenToUs(ReadMessage message, Circumstances at) {

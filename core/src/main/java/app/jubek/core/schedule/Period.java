@@ -1,5 +1,6 @@
 package app.jubek.core.schedule;
 
+import app.jubek.core.wording.Statement;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -24,8 +25,14 @@ public record Period(Optional<LocalDate> first, Optional<LocalDate> last) {
                 && last.map(l -> !day.isAfter(l)).orElse(true);
     }
 
-    String inWords() {
-        String from = first.map(f -> " from " + f).orElse("");
-        return from + last.map(l -> " until " + l + " inclusive").orElse("");
+    /** Follows a schedule's hours. */
+    Statement statement(Schedule.Hours hours) {
+        if (first.isPresent() && last.isPresent()) {
+            return SchedulePhrase.FROM_UNTIL.with(
+                    hours, first.get().toString(), last.get().toString());
+        }
+        return first.map(day -> SchedulePhrase.FROM.with(hours, day.toString()))
+                .or(() -> last.map(day -> SchedulePhrase.UNTIL.with(hours, day.toString())))
+                .orElseGet(hours::with);
     }
 }

@@ -1,5 +1,7 @@
 package app.jubek.core.schedule;
 
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -16,15 +18,14 @@ public record Schedule(Hours hours, Period period) {
     private static final int YEARS_AHEAD = 10;
 
     /** How it stands to the opening hours; outside is all the rest, closed days with it. */
-    public enum Hours {
-        ALWAYS("always"),
-        INSIDE("inside opening hours"),
-        OUTSIDE("outside opening hours");
+    public enum Hours implements Code {
+        ALWAYS,
+        INSIDE,
+        OUTSIDE;
 
-        private final String words;
-
-        Hours(String words) {
-            this.words = words;
+        @Override
+        public String id() {
+            return "HOURS_" + name();
         }
     }
 
@@ -77,7 +78,7 @@ public record Schedule(Hours hours, Period period) {
                 : rules.getValidOffsets(wall).stream().map(wall::toInstant);
     }
 
-    public String inWords() {
-        return hours.words + period.inWords();
+    public Statement statement() {
+        return period.statement(hours);
     }
 }

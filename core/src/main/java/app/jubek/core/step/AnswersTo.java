@@ -1,10 +1,12 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.matching.Captures;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
-import app.jubek.core.text.Captures;
 import app.jubek.core.text.Pieces;
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,38 +16,37 @@ public sealed interface AnswersTo {
     Optional<MailAddress> in(ReadMessage message);
 
     /** As it reads after "goes to". */
-    String inWords();
+    Statement statement();
 
     /** An address that stands in the header of the message. */
-    enum Header implements AnswersTo {
-        RETURN_PATH("its return path") {
+    enum Header implements AnswersTo, Code {
+        RETURN_PATH {
             @Override
             public Optional<MailAddress> in(ReadMessage message) {
                 return message.returnPath().address();
             }
         },
-        FROM("its writer in From") {
+        FROM {
             @Override
             public Optional<MailAddress> in(ReadMessage message) {
                 return single(message.in(Role.FROM));
             }
         },
-        REPLY_TO("its Reply-To, or else its writer in From") {
+        REPLY_TO {
             @Override
             public Optional<MailAddress> in(ReadMessage message) {
                 return message.in(Role.REPLY_TO).isEmpty() ? FROM.in(message) : single(message.in(Role.REPLY_TO));
             }
         };
 
-        private final String words;
-
-        Header(String words) {
-            this.words = words;
+        @Override
+        public String id() {
+            return "ANSWERS_TO_" + name();
         }
 
         @Override
-        public String inWords() {
-            return words;
+        public Statement statement() {
+            return with();
         }
 
         private static Optional<MailAddress> single(List<MailAddress> all) {
@@ -97,8 +98,8 @@ public sealed interface AnswersTo {
         }
 
         @Override
-        public String inWords() {
-            return "the address found in its text";
+        public Statement statement() {
+            return StepPhrase.ADDRESS_IN_TEXT.with();
         }
     }
 }

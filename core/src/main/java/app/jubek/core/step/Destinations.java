@@ -1,7 +1,7 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -23,10 +23,9 @@ final class Destinations {
         return List.copyOf(once);
     }
 
-    static String inWords(List<MailAddress> to, List<String> groups) {
-        return Words.and(Stream.concat(
-                        to.stream().map(MailAddress::address),
-                        groups.stream().map(group -> "the group " + Words.quoted(group)))
+    static Argument argument(List<MailAddress> to, List<String> groups) {
+        return Argument.and(Stream.<Object>concat(
+                        to.stream().map(MailAddress::address), groups.stream().map(StepPhrase.GROUP::with))
                 .toList());
     }
 }

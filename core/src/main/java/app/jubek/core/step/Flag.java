@@ -1,26 +1,27 @@
 package app.jubek.core.step;
 
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Phrase;
+import app.jubek.core.wording.Statement;
 import com.google.re2j.Pattern;
 import java.util.Arrays;
 import java.util.Optional;
 
 /** IMAP system flags that a rule may set (RFC 9051 §2.3.2); other marks are keywords, our tags. */
-public enum Flag {
-    SEEN("\\Seen", "read"),
-    FLAGGED("\\Flagged", "flagged"),
-    ANSWERED("\\Answered", "answered"),
-    DRAFT("\\Draft", "draft"),
-    DELETED("\\Deleted", "deleted");
+public enum Flag implements Code {
+    SEEN("\\Seen"),
+    FLAGGED("\\Flagged"),
+    ANSWERED("\\Answered"),
+    DRAFT("\\Draft"),
+    DELETED("\\Deleted");
 
     /** Atoms of RFC 9051, within reason. */
     private static final Pattern KEYWORD = Pattern.compile("[A-Za-z0-9$][A-Za-z0-9$_.:-]{0,63}");
 
     private final String imap;
-    private final String words;
 
-    Flag(String imap, String words) {
+    Flag(String imap) {
         this.imap = imap;
-        this.words = words;
     }
 
     public String imap() {
@@ -52,7 +53,12 @@ public enum Flag {
         return mark;
     }
 
-    static String inWords(String mark) {
-        return of(mark).map(f -> f.words).orElse("“" + mark + "”");
+    static Statement statement(String mark) {
+        return of(mark).<Statement>map(Flag::with).orElseGet(() -> Phrase.quoted(mark));
+    }
+
+    @Override
+    public String id() {
+        return "FLAG_" + name();
     }
 }

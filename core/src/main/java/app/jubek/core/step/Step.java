@@ -2,7 +2,9 @@ package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.template.TemplateId;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Statement;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
@@ -13,7 +15,7 @@ public sealed interface Step {
     StepKind kind();
 
     /** What was done, as a participle: "forwarded to education@ostrel-gardens.example". */
-    String done();
+    Statement statement();
 
     /**
      * A new message from the mailbox's identity, with the original in it.
@@ -22,9 +24,10 @@ public sealed interface Step {
      * @param groups of the address book, by name; everybody in them
      * @param leaves the message leaves the inbox once it is handed on
      */
-    record Forward(List<MailAddress> to, List<String> groups, Cover cover, boolean leaves) implements Step, HandOn {
+    record Forward(List<MailAddress> to, List<String> groups, ForwardOptions options, boolean leaves)
+            implements Step, HandOn {
         public Forward(List<MailAddress> to, String note, boolean leaves) {
-            this(to, List.of(), Cover.note(note), leaves);
+            this(to, List.of(), ForwardOptions.note(note), leaves);
         }
 
         public Forward(List<MailAddress> to, String note) {
@@ -42,13 +45,13 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "forwarded to " + Destinations.inWords(to, groups);
+        public Statement statement() {
+            return StepPhrase.FORWARDED_TO.with(Destinations.argument(to, groups));
         }
     }
 
     /**
-     * The same message handed on, its octets unchanged (RFC 5322 §3.6.6).
+     * The same message handed on, its bytes unchanged (RFC 5322 §3.6.6).
      *
      * @param to addresses
      * @param groups of the address book, by name; everybody in them
@@ -74,8 +77,8 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "redirected to " + Destinations.inWords(to, groups);
+        public Statement statement() {
+            return StepPhrase.REDIRECTED_TO.with(Destinations.argument(to, groups));
         }
     }
 
@@ -86,13 +89,13 @@ public sealed interface Step {
      * @param subject empty for "Auto: " and the subject answered (RFC 3834 §3.1.5)
      * @param text plain text
      */
-    record Reply(Optional<TemplateId> template, String subject, String text, Manner manner) implements Step {
+    record Reply(Optional<TemplateId> template, String subject, String text, ReplyOptions options) implements Step {
         public Reply(String subject, String text, Duration oncePer) {
-            this(Optional.empty(), subject, text, Manner.usual(Often.once(oncePer)));
+            this(Optional.empty(), subject, text, ReplyOptions.usual(ReplyFrequency.once(oncePer)));
         }
 
-        public Reply(TemplateId template, Manner manner) {
-            this(Optional.of(template), "", "", manner);
+        public Reply(TemplateId template, ReplyOptions options) {
+            this(Optional.of(template), "", "", options);
         }
 
         public Reply {
@@ -115,15 +118,15 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "answered";
+        public Statement statement() {
+            return StepPhrase.REPLIED_TO.with();
         }
     }
 
     /** Moved to a folder. */
-    record File(Into into) implements Step {
+    record File(TargetFolder target) implements Step {
         public File(String folder) {
-            this(Into.folder(folder));
+            this(TargetFolder.folder(folder));
         }
 
         @Override
@@ -132,15 +135,15 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "filed in " + into.inWords();
+        public Statement statement() {
+            return StepPhrase.FILED_IN.with(target.argument());
         }
     }
 
     /** Copied to a folder; the message stays where it is. */
-    record Copy(Into into) implements Step {
+    record Copy(TargetFolder target) implements Step {
         public Copy(String folder) {
-            this(Into.folder(folder));
+            this(TargetFolder.folder(folder));
         }
 
         @Override
@@ -149,8 +152,8 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "copied to " + into.inWords();
+        public Statement statement() {
+            return StepPhrase.COPIED_TO.with(target.argument());
         }
     }
 
@@ -180,15 +183,15 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            String added = add.isEmpty()
-                    ? ""
-                    : "marked " + Words.and(add.stream().map(Flag::inWords).toList());
-            String taken = remove.isEmpty()
-                    ? ""
-                    : "freed of the mark "
-                            + Words.and(remove.stream().map(Flag::inWords).toList());
-            return added + (added.isEmpty() || taken.isEmpty() ? "" : " and ") + taken;
+        public Statement statement() {
+            Argument added = Argument.and(add.stream().map(Flag::statement).toList());
+            Argument removed = Argument.and(remove.stream().map(Flag::statement).toList());
+            if (remove.isEmpty()) {
+                return StepPhrase.MARKED.with(added);
+            }
+            return add.isEmpty()
+                    ? StepPhrase.UNMARKED.with(removed)
+                    : StepPhrase.MARKED_AND_UNMARKED.with(added, removed);
         }
     }
 
@@ -197,13 +200,13 @@ public sealed interface Step {
      *
      * @param days after the day it came in; 0 for that very day
      */
-    record LookBy(int days) implements Step {
+    record Remind(int days) implements Step {
         /** Before the day, as 2026-12-01. */
         public static final String TAG = "look-by-";
 
         private static final int MOST = 365;
 
-        public LookBy {
+        public Remind {
             if (days < 0 || days > MOST) {
                 throw new IllegalArgumentException("a message is to be looked at within 0 to " + MOST + " days");
             }
@@ -219,44 +222,41 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return "flagged to be looked at "
-                    + (days == 0 ? "the same day" : "within " + (days == 1 ? "a day" : days + " days"));
+        public Statement statement() {
+            return StepPhrase.REMINDED.with(days);
         }
     }
 
     /** Told about in the browser, with a sound. */
-    record Tell(Sound sound) implements Step {
+    record Notify(Sound sound) implements Step {
         @Override
         public StepKind kind() {
-            return StepKind.TELL;
+            return StepKind.NOTIFY;
         }
 
         @Override
-        public String done() {
-            return "told about";
+        public Statement statement() {
+            return StepPhrase.NOTIFIED.with();
         }
     }
 
     /** Steps that say nothing beyond what they are. */
-    enum Plain implements Step {
+    enum Plain implements Step, Code {
         /** Moved to the trash. */
-        TRASH(StepKind.TRASH, "put into the trash"),
+        TRASH(StepKind.TRASH),
         /** Deleted for good. */
-        DELETE(StepKind.DELETE, "deleted for good"),
+        DELETE(StepKind.DELETE),
         /** Left in the inbox, whatever else happens to it. */
-        KEEP(StepKind.KEEP, "kept in the inbox"),
+        KEEP(StepKind.KEEP),
         /** Moved to the folder that the mail server keeps for it (RFC 6154 §2). */
-        ARCHIVE(StepKind.ARCHIVE, "archived"),
+        ARCHIVE(StepKind.ARCHIVE),
         /** Moved from the folder that the mail server keeps for junk to the inbox, and marked as not junk. */
-        OUT_OF_JUNK(StepKind.OUT_OF_JUNK, "taken out of junk");
+        OUT_OF_JUNK(StepKind.OUT_OF_JUNK);
 
         private final StepKind kind;
-        private final String done;
 
-        Plain(StepKind kind, String done) {
+        Plain(StepKind kind) {
             this.kind = kind;
-            this.done = done;
         }
 
         @Override
@@ -265,8 +265,13 @@ public sealed interface Step {
         }
 
         @Override
-        public String done() {
-            return done;
+        public String id() {
+            return "DONE_" + name();
+        }
+
+        @Override
+        public Statement statement() {
+            return with();
         }
     }
 
@@ -295,7 +300,7 @@ public sealed interface Step {
 
         private HandOn with(List<MailAddress> to, List<String> groups, boolean leaves) {
             return this instanceof Forward forward
-                    ? new Forward(to, groups, forward.cover(), leaves)
+                    ? new Forward(to, groups, forward.options(), leaves)
                     : new Redirect(to, groups, leaves);
         }
     }

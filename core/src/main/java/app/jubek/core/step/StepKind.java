@@ -5,7 +5,7 @@ public enum StepKind {
     FORWARD,
     REDIRECT,
     REPLY,
-    TELL,
+    NOTIFY,
     OUT_OF_JUNK,
     MARK,
     COPY,

@@ -14,19 +14,19 @@ public enum StepState {
     UNCERTAIN,
     FAILED,
     WITHHELD,
-    DROPPED,
+    DISCARDED,
     UNDONE;
 
     private static final Map<StepState, Set<StepState>> ALLOWED = Map.of(
-            PLANNED, EnumSet.of(HELD, READY, WITHHELD, DROPPED),
-            HELD, EnumSet.of(READY, DROPPED),
-            READY, EnumSet.of(SENDING, HELD, WITHHELD, DROPPED),
-            SENDING, EnumSet.of(SENT, READY, UNCERTAIN, FAILED, DROPPED),
+            PLANNED, EnumSet.of(HELD, READY, WITHHELD, DISCARDED),
+            HELD, EnumSet.of(READY, DISCARDED),
+            READY, EnumSet.of(SENDING, HELD, WITHHELD, DISCARDED),
+            SENDING, EnumSet.of(SENT, READY, UNCERTAIN, FAILED, DISCARDED),
             SENT, EnumSet.of(UNDONE),
-            UNCERTAIN, EnumSet.of(READY, SENT, DROPPED),
-            FAILED, EnumSet.of(READY, DROPPED),
+            UNCERTAIN, EnumSet.of(READY, SENT, DISCARDED),
+            FAILED, EnumSet.of(READY, DISCARDED),
             WITHHELD, EnumSet.noneOf(StepState.class),
-            DROPPED, EnumSet.noneOf(StepState.class),
+            DISCARDED, EnumSet.noneOf(StepState.class),
             UNDONE, EnumSet.noneOf(StepState.class));
 
     public boolean mayBecome(StepState next) {

@@ -1,18 +1,18 @@
 package app.jubek.core.suggest;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.NearMiss;
-import app.jubek.core.criteria.Test;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.explain.NearMiss;
+import app.jubek.core.matching.Value;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
-import app.jubek.core.text.Value;
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.core.view.MessageView;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -28,27 +28,27 @@ import java.util.stream.Stream;
 public record Addition(Rule changed, String value, Criterion to) {
 
     /** Empty when the rule takes the message, or is not near it, or more than a value would have to change. */
-    public static Optional<Addition> of(Rule rule, InHand seen, OwnSide own) {
+    public static Optional<Addition> of(Rule rule, MessageView seen, OwnSide own) {
         return NearMiss.of(rule.picksOut(), seen)
                 .or(() -> NearMiss.byOneWord(rule.picksOut(), seen))
-                .filter(failing -> failing instanceof Test test && !test.negated())
-                .flatMap(
-                        failing -> value((Test) failing, seen.message(), own).map(v -> added(rule, (Test) failing, v)));
+                .filter(failing -> failing instanceof SimpleCriterion test && !test.negated())
+                .flatMap(failing -> value((SimpleCriterion) failing, seen.message(), own)
+                        .map(v -> added(rule, (SimpleCriterion) failing, v)));
     }
 
-    private static Optional<String> value(Test failing, ReadMessage message, OwnSide own) {
-        if (failing instanceof AddressTest test && test.part() == AddressTest.Part.SENDER) {
-            return message.writer()
-                    .filter(writer -> !writer.domain().isEmpty())
-                    .map(writer -> test.how() == AddressTest.How.IS ? writer.key() : writer.domain());
+    private static Optional<String> value(SimpleCriterion failing, ReadMessage message, OwnSide own) {
+        if (failing instanceof AddressCriterion test && test.part() == AddressCriterion.AddressField.SENDER) {
+            return message.sender()
+                    .filter(sender -> !sender.domain().isEmpty())
+                    .map(sender -> test.how() == AddressCriterion.AddressMatch.IS ? sender.key() : sender.domain());
         }
-        if (failing instanceof AddressTest test && test.how() == AddressTest.How.IS) {
+        if (failing instanceof AddressCriterion test && test.how() == AddressCriterion.AddressMatch.IS) {
             return message.recipients().stream()
                     .filter(to -> !to.sameAs(own.identity()))
                     .map(MailAddress::key)
                     .findFirst();
         }
-        return failing instanceof TextTest ? phrase(message, own) : Optional.empty();
+        return failing instanceof TextCriterion ? phrase(message, own) : Optional.empty();
     }
 
     private static Optional<String> phrase(ReadMessage message, OwnSide own) {
@@ -61,7 +61,7 @@ public record Addition(Rule changed, String value, Criterion to) {
         return 100 * Math.min(words, 2) - 10 * Math.max(0, words - 3) + Math.min(phrase.length(), 40) / 4;
     }
 
-    private static Addition added(Rule rule, Test failing, String value) {
+    private static Addition added(Rule rule, SimpleCriterion failing, String value) {
         Criterion picksOut = replaced(rule.picksOut(), failing, with(failing, value));
         Rule changed = new Rule(
                 rule.id(),
@@ -76,16 +76,16 @@ public record Addition(Rule changed, String value, Criterion to) {
         return new Addition(changed, value, failing);
     }
 
-    private static Test with(Test test, String value) {
-        if (test instanceof AddressTest address) {
+    private static SimpleCriterion with(SimpleCriterion test, String value) {
+        if (test instanceof AddressCriterion address) {
             List<String> values = new ArrayList<>(address.values());
             values.add(value);
-            return new AddressTest(address.part(), address.how(), values, false);
+            return new AddressCriterion(address.part(), address.how(), values, false);
         }
-        TextTest words = (TextTest) test;
+        TextCriterion words = (TextCriterion) test;
         List<Value> values = Stream.concat(words.values().stream(), Stream.of(Value.phrase(value)))
                 .toList();
-        return new TextTest(words.part(), values, false);
+        return new TextCriterion(words.part(), values, false);
     }
 
     private static Criterion replaced(Criterion in, Criterion old, Criterion now) {

@@ -1,6 +1,6 @@
 package app.jubek.core.suggest;
 
-import app.jubek.core.criteria.Probe;
+import app.jubek.core.criteria.TermMatcher;
 import java.util.BitSet;
 import java.util.List;
 
@@ -10,11 +10,11 @@ import java.util.List;
  * @param value as a person would write it
  */
 record Candidate(Where where, String value, BitSet hits) {
-    Probe probe() {
-        return where.test(List.of(value)).probes().get(0);
+    TermMatcher term() {
+        return where.test(List.of(value)).terms().get(0);
     }
 
-    int reach() {
+    int matches() {
         return hits.cardinality();
     }
 

@@ -1,10 +1,10 @@
 package app.jubek.core.suggest;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.compiled.Findings;
-import app.jubek.core.compiled.ProbeIndex;
+import app.jubek.core.compiled.FoundTerms;
+import app.jubek.core.compiled.TermIndex;
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.criteria.Probe;
+import app.jubek.core.criteria.TermMatcher;
 import app.jubek.core.message.AddedText;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
@@ -67,12 +67,12 @@ final class Candidates {
     }
 
     private List<Candidate> looked(List<Candidate> candidates) {
-        Map<Probe, Candidate> byProbe = new LinkedHashMap<>();
-        candidates.forEach(candidate -> byProbe.putIfAbsent(candidate.probe(), candidate));
-        List<Candidate> numbered = List.copyOf(byProbe.values());
-        ProbeIndex index = ProbeIndex.of(List.copyOf(byProbe.keySet()));
+        Map<TermMatcher, Candidate> byTerm = new LinkedHashMap<>();
+        candidates.forEach(candidate -> byTerm.putIfAbsent(candidate.term(), candidate));
+        List<Candidate> numbered = List.copyOf(byTerm.values());
+        TermIndex index = TermIndex.of(List.copyOf(byTerm.keySet()));
         for (int at = 0; at < past.size(); at++) {
-            Findings findings = index.look(past.message(at).seen());
+            FoundTerms findings = index.look(past.message(at).seen());
             for (int hit = findings.nextTouched(0); hit >= 0; hit = findings.nextTouched(hit + 1)) {
                 numbered.get(hit).hits().set(at);
             }

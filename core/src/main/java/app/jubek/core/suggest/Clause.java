@@ -1,6 +1,6 @@
 package app.jubek.core.suggest;
 
-import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -21,7 +21,7 @@ record Clause(Where where, List<String> values, BitSet hits, int lone) {
         values = List.copyOf(values);
     }
 
-    Test test() {
+    SimpleCriterion test() {
         return where.test(values);
     }
 

@@ -1,6 +1,6 @@
 package app.jubek.core.suggest;
 
-import app.jubek.core.text.Folding;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.text.WhiteSpace;
 import java.util.Set;
 import java.util.stream.Collectors;

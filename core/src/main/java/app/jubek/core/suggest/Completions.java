@@ -2,13 +2,13 @@ package app.jubek.core.suggest;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.Folding;
+import app.jubek.core.view.MessageView;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -20,7 +20,7 @@ import java.util.stream.Stream;
 /** Real addresses and phrases of past mail for what is being typed, those of most messages first. */
 public final class Completions {
     private static final int MOST = 8;
-    private static final Part SUBJECT = Part.of(Part.Kind.SUBJECT);
+    private static final MessagePart SUBJECT = MessagePart.of(MessagePart.Kind.SUBJECT);
 
     private Completions() {}
 
@@ -48,7 +48,7 @@ public final class Completions {
         Map<String, Integer> counts = new HashMap<>();
         Map<String, String> written = new HashMap<>();
         for (int at = 0; at < past.size(); at++) {
-            InHand seen = past.message(at).seen();
+            MessageView seen = past.message(at).seen();
             if (what == Of.WORDS && isSilent(seen, begun)) {
                 continue;
             }
@@ -68,7 +68,7 @@ public final class Completions {
     }
 
     /** Most subjects need not be taken apart: what is typed does not stand in them. */
-    private static boolean isSilent(InHand seen, String begun) {
+    private static boolean isSilent(MessageView seen, String begun) {
         return seen.texts(SUBJECT, Comparison.FOLDED).stream().noneMatch(subject -> subject.contains(begun));
     }
 

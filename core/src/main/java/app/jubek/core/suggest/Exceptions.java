@@ -18,15 +18,15 @@ public final class Exceptions {
     private Exceptions() {}
 
     /**
-     * @param spares messages that the rule picks and would not any more, the one it is for among them
+     * @param excludes messages that the rule picks and would not any more, the one it is for among them
      */
-    public record Spared(Criterion criterion, int spares, int keeps) {}
+    public record Excluded(Criterion criterion, int excludes, int keeps) {}
 
     /**
      * @param picked places of the messages that the rule picks
      * @param place the message to leave out
      */
-    public static List<Spared> of(Corpus.View past, List<Integer> picked, int place, OwnSide own) {
+    public static List<Excluded> of(Corpus.View past, List<Integer> picked, int place, OwnSide own) {
         BitSet all = new BitSet();
         picked.forEach(all::set);
         Set<BitSet> known = new HashSet<>();
@@ -36,17 +36,17 @@ public final class Exceptions {
                         .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, c.among(all))))
                         .filter(c -> known.add(both(c.hits(), all)))
                         .limit(MOST)
-                        .map(c -> new Spared(
+                        .map(c -> new Excluded(
                                 c.where().test(List.of(c.value())), c.among(all), picked.size() - c.among(all)))
                         .toList();
     }
 
     /** Words of the subject before others; two or three words; a few messages rather than this one alone. */
-    private static double worth(Candidate candidate, int spares) {
+    private static double worth(Candidate candidate, int excludes) {
         int words = candidate.where() == Where.SUBJECT || candidate.where() == Where.TEXT
                 ? Math.min(3, WhiteSpace.words(candidate.value()).size())
                 : 2;
-        return Math.log(1 + spares) * (1 + 0.35 * words) / candidate.where().effort();
+        return Math.log(1 + excludes) * (1 + 0.35 * words) / candidate.where().effort();
     }
 
     private static BitSet both(BitSet one, BitSet other) {

@@ -1,8 +1,8 @@
 package app.jubek.core.suggest;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.text.Folding;
 import app.jubek.core.text.Pieces;
 import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;

@@ -3,8 +3,8 @@ package app.jubek.core.suggest;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
+import app.jubek.core.matching.Folding;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.text.Folding;
 import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  */
 public record Start(List<True> kept, List<True> also) {
     private static final int ALSO_PHRASES = 3;
-    /** So many writers at one domain, if they write a good part of all mail, have no more than their provider in common. */
+    /** So many senders at one domain, if they write a good part of all mail, have no more than their provider in common. */
     private static final int PROVIDER = 25;
 
     private static final double PART = 0.06;
@@ -33,10 +33,10 @@ public record Start(List<True> kept, List<True> also) {
     /**
      * @param reach messages of the window that it takes by itself
      */
-    public record True(Criterion criterion, int reach) {}
+    public record True(Criterion criterion, int matches) {}
 
     /**
-     * @param place the message's place in the window
+     * @param place the message's place in the evidence
      */
     public static Start of(Corpus.View past, int place, OwnSide own) {
         List<Candidate> candidates = new Candidates(past, own).of(List.of(place));
@@ -44,7 +44,7 @@ public record Start(List<True> kept, List<True> also) {
         Optional<Candidate> words =
                 who.filter(w -> isOfList(w, own)).isPresent() ? Optional.empty() : words(candidates, who);
         List<Candidate> kept = new ArrayList<>();
-        who.filter(w -> w.reach() > 1 || words.isEmpty()).ifPresent(kept::add);
+        who.filter(w -> w.matches() > 1 || words.isEmpty()).ifPresent(kept::add);
         words.ifPresent(kept::add);
         List<Candidate> also = new ArrayList<>();
         candidates.stream()
@@ -65,15 +65,15 @@ public record Start(List<True> kept, List<True> also) {
             return recipient;
         }
         return first(candidates, Where.SENDER_DOMAIN)
-                .filter(domain -> domain.reach() < PART * past.size() || writers(past, domain) < PROVIDER)
-                .or(() -> first(candidates, Where.SENDER).filter(sender -> sender.reach() > 2));
+                .filter(domain -> domain.matches() < PART * past.size() || senders(past, domain) < PROVIDER)
+                .or(() -> first(candidates, Where.SENDER).filter(sender -> sender.matches() > 2));
     }
 
-    private static long writers(Corpus.View past, Candidate domain) {
+    private static long senders(Corpus.View past, Candidate domain) {
         return domain.hits().stream()
-                .mapToObj(at -> past.message(at).message().writer())
+                .mapToObj(at -> past.message(at).message().sender())
                 .flatMap(Optional::stream)
-                .map(writer -> writer.key())
+                .map(sender -> sender.key())
                 .distinct()
                 .limit(PROVIDER)
                 .count();
@@ -83,7 +83,7 @@ public record Start(List<True> kept, List<True> also) {
         return candidates.stream().filter(c -> c.where() == where).findFirst();
     }
 
-    /** The phrase of the subject that most of the same writer's mail shares and least of the others'. */
+    /** The phrase of the subject that most of the same sender's mail shares and least of the others'. */
     private static Optional<Candidate> words(List<Candidate> candidates, Optional<Candidate> who) {
         return candidates.stream()
                 .filter(c -> c.where() == Where.SUBJECT)
@@ -92,8 +92,8 @@ public record Start(List<True> kept, List<True> also) {
     }
 
     private static double worth(Candidate phrase, Optional<Candidate> who) {
-        int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.reach());
-        double own = (double) together / phrase.reach();
+        int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.matches());
+        double own = (double) together / phrase.matches();
         int words = WhiteSpace.words(phrase.value()).size();
         return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
     }
@@ -101,7 +101,7 @@ public record Start(List<True> kept, List<True> also) {
     /** The next best phrases, none of which lies within another or one that is kept, or the other way round. */
     private static List<Candidate> furtherPhrases(List<Candidate> candidates, List<Candidate> kept) {
         List<Candidate> best = candidates.stream()
-                .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.reach() > 1)
+                .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.matches() > 1)
                 .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, Optional.empty())))
                 .toList();
         List<Candidate> chosen = new ArrayList<>();
@@ -122,7 +122,7 @@ public record Start(List<True> kept, List<True> also) {
 
     private static List<True> trues(List<Candidate> candidates) {
         return candidates.stream()
-                .map(c -> new True(c.where().test(List.of(c.value())), c.reach()))
+                .map(c -> new True(c.where().test(List.of(c.value())), c.matches()))
                 .toList();
     }
 }

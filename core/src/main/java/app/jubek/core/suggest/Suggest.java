@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
  * before many, and what takes a good part of all mail comes last.
  */
 public final class Suggest {
-    private static final int PROPOSALS = 3;
+    private static final int MOST = 3;
     private static final double MISSED = 8;
     private static final double WRONG = 6;
     private static final double SECOND = 0.3;
@@ -44,25 +44,25 @@ public final class Suggest {
     private record Option(Criterion criterion, BitSet hits, double effort) {}
 
     /**
-     * @param wanted places in the window; at least one
-     * @param unwanted places in the window; may be none
-     * @return two or three proposals, the best first; fewer when nothing tells them apart
+     * @param wanted places in the evidence; at least one
+     * @param unwanted places in the evidence; may be none
+     * @return two or three suggestions, the best first; fewer when nothing tells them apart
      */
-    public static List<Proposal> of(
+    public static List<Suggestion> of(
             Corpus.View past, Collection<Integer> wanted, Collection<Integer> unwanted, OwnSide own) {
         if (wanted.isEmpty()) {
             throw new IllegalArgumentException("say of at least one message that it belongs");
         }
-        return new Suggest(past, List.copyOf(wanted), List.copyOf(unwanted), own).proposals();
+        return new Suggest(past, List.copyOf(wanted), List.copyOf(unwanted), own).suggestions();
     }
 
-    private List<Proposal> proposals() {
+    private List<Suggestion> suggestions() {
         List<Option> options = options();
         options.sort(Comparator.comparingDouble(this::score));
         List<Option> chosen = new ArrayList<>();
         for (Option option : options) {
             boolean known = chosen.stream().anyMatch(c -> c.hits().equals(option.hits()));
-            if (!known && chosen.size() < PROPOSALS) {
+            if (!known && chosen.size() < MOST) {
                 chosen.add(option);
             }
         }
@@ -73,7 +73,7 @@ public final class Suggest {
                     .findFirst()
                     .ifPresent(chosen::add);
         }
-        return chosen.stream().map(this::proposal).toList();
+        return chosen.stream().map(this::suggestion).toList();
     }
 
     private List<Option> options() {
@@ -95,11 +95,11 @@ public final class Suggest {
      * @param wrong messages it had better not hit
      */
     private Optional<Clause> clause(BitSet of, List<Candidate> among, BitSet wrong) {
-        return Clause.covering(of, among, c -> 1 + 3.0 * c.among(wrong) + broad(c.reach()));
+        return Clause.covering(of, among, c -> 1 + 3.0 * c.among(wrong) + broad(c.matches()));
     }
 
-    private double broad(int reach) {
-        double part = (double) reach / past.size();
+    private double broad(int matches) {
+        double part = (double) matches / past.size();
         return part <= BROAD ? 0 : 20 * (part - BROAD);
     }
 
@@ -124,10 +124,10 @@ public final class Suggest {
         for (Clause clause : clauses) {
             tests.add(clause.test());
         }
-        return new Group(Group.How.ALL, tests);
+        return new Group(Group.Quantifier.ALL, tests);
     }
 
-    /** For writers who have no words in common: each domain with the words that its own messages share. */
+    /** For senders who have no words in common: each domain with the words that its own messages share. */
     private Optional<Option> eachSenderWithItsOwnWords() {
         List<Candidate> domains = candidates.getOrDefault(Where.SENDER_DOMAIN, List.of());
         List<Candidate> words = candidates.getOrDefault(Where.SUBJECT, List.of());
@@ -146,7 +146,7 @@ public final class Suggest {
         }
         return each.size() < 2 || each.size() > 4
                 ? Optional.empty()
-                : Optional.of(new Option(new Group(Group.How.ANY, each), hits, effort));
+                : Optional.of(new Option(new Group(Group.Quantifier.ANY, each), hits, effort));
     }
 
     /** Lower is better. What it takes elsewhere weighs little: the wanted messages are examples, not all there are. */
@@ -163,14 +163,14 @@ public final class Suggest {
                 + (unwanted.isEmpty() ? 0.15 : 0.02) * elsewhere;
     }
 
-    private Proposal proposal(Option option) {
+    private Suggestion suggestion(Option option) {
         BitSet missed = (BitSet) wanted.clone();
         missed.andNot(option.hits());
         BitSet wrong = among(unwanted, option.hits());
         BitSet elsewhere = (BitSet) option.hits().clone();
         elsewhere.andNot(wanted);
         elsewhere.andNot(unwanted);
-        return new Proposal(option.criterion(), newestFirst(missed), newestFirst(wrong), newestFirst(elsewhere));
+        return new Suggestion(option.criterion(), newestFirst(missed), newestFirst(wrong), newestFirst(elsewhere));
     }
 
     private static List<Integer> newestFirst(BitSet places) {

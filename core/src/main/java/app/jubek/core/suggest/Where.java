@@ -1,9 +1,9 @@
 package app.jubek.core.suggest;
 
-import app.jubek.core.criteria.AddressTest;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.Test;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.AddressCriterion;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
 import java.util.List;
 
 /** The parts of a message by which people tell messages apart, the plainest first. */
@@ -25,14 +25,22 @@ enum Where {
         return effort;
     }
 
-    Test test(List<String> values) {
+    SimpleCriterion test(List<String> values) {
         return switch (this) {
-            case RECIPIENT -> new AddressTest(AddressTest.Part.RECIPIENT, AddressTest.How.IS, values, false);
-            case SENDER -> new AddressTest(AddressTest.Part.SENDER, AddressTest.How.IS, values, false);
+            case RECIPIENT ->
+                new AddressCriterion(
+                        AddressCriterion.AddressField.RECIPIENT, AddressCriterion.AddressMatch.IS, values, false);
+            case SENDER ->
+                new AddressCriterion(
+                        AddressCriterion.AddressField.SENDER, AddressCriterion.AddressMatch.IS, values, false);
             case SENDER_DOMAIN ->
-                new AddressTest(AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, values, false);
-            case SUBJECT -> TextTest.phrases(Part.Kind.SUBJECT, values);
-            case TEXT -> TextTest.phrases(Part.Kind.TEXT, values);
+                new AddressCriterion(
+                        AddressCriterion.AddressField.SENDER,
+                        AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW,
+                        values,
+                        false);
+            case SUBJECT -> TextCriterion.phrases(MessagePart.Kind.SUBJECT, values);
+            case TEXT -> TextCriterion.phrases(MessagePart.Kind.TEXT, values);
         };
     }
 }

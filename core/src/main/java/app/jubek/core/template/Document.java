@@ -7,16 +7,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A file kept once and attached by templates; what is known of it without its octets.
+ * A file kept once and attached by templates; what is known of it without its bytes.
  *
  * @param fileName as recipients see it; no folders in it
- * @param size octets
+ * @param size bytes
  * @param added when it was last put in
  * @param lookAgainOn when a person wants to be reminded of it
  */
 public record Document(
         DocumentId id, String fileName, String mediaType, long size, LocalDate added, Optional<LocalDate> lookAgainOn) {
-    /** In all, of one answer, in octets. */
+    /** In all, of one answer, in bytes. */
     public static final long MOST = 10L * 1024 * 1024;
 
     private static final Pattern MEDIA_TYPE = Pattern.compile("[a-z0-9][a-z0-9!#$&^_.+-]*/[a-z0-9][a-z0-9!#$&^_.+-]*");
@@ -49,9 +49,9 @@ public record Document(
         return PICTURES.contains(mediaType);
     }
 
-    /** A number of octets as people say it. */
-    public static String inWords(long octets) {
+    /** A number of bytes as people say it. */
+    public static String inWords(long bytes) {
         long kilo = 1024;
-        return octets < kilo * kilo ? (octets + kilo - 1) / kilo + " KB" : octets * 10 / (kilo * kilo) / 10.0 + " MB";
+        return bytes < kilo * kilo ? (bytes + kilo - 1) / kilo + " KB" : bytes * 10 / (kilo * kilo) / 10.0 + " MB";
     }
 }

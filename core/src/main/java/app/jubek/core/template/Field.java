@@ -1,31 +1,30 @@
 package app.jubek.core.template;
 
+import app.jubek.core.wording.Code;
 import java.util.Arrays;
 import java.util.Optional;
 
 /** What a template can take from the message it answers. */
-public enum Field {
-    SENDER_FIRST_NAME("sender.firstName", "the writer’s first name", true),
-    SENDER_LAST_NAME("sender.lastName", "the writer’s last name", true),
-    SENDER_NAME("sender.name", "the writer’s name", true),
-    SENDER_ADDRESS("sender.address", "the writer’s address", false),
-    SUBJECT("subject", "the subject answered", true),
-    RECEIVED_DATE("received.date", "the day it came in", false),
-    RECEIVED_TIME("received.time", "the time it came in", false),
-    MAILBOX_NAME("mailbox.name", "the mailbox’s name", true),
-    MAILBOX_ADDRESS("mailbox.address", "the mailbox’s address", false),
-    RECIPIENT_ADDRESS("recipient.address", "the address it was written to", false),
-    CONTACT_NAME("contact.name", "the writer’s name in the address book", true),
-    CONTACT_ORGANISATION("contact.organisation", "the writer’s organisation in the address book", true),
-    CONTACT_PHONE("contact.phone", "the writer’s telephone number in the address book", true);
+public enum Field implements Code {
+    SENDER_FIRST_NAME("sender.firstName", true),
+    SENDER_LAST_NAME("sender.lastName", true),
+    SENDER_NAME("sender.name", true),
+    SENDER_ADDRESS("sender.address", false),
+    SUBJECT("subject", true),
+    RECEIVED_DATE("received.date", false),
+    RECEIVED_TIME("received.time", false),
+    MAILBOX_NAME("mailbox.name", true),
+    MAILBOX_ADDRESS("mailbox.address", false),
+    RECIPIENT_ADDRESS("recipient.address", false),
+    CONTACT_NAME("contact.name", true),
+    CONTACT_ORGANISATION("contact.organisation", true),
+    CONTACT_PHONE("contact.phone", true);
 
     private final String key;
-    private final String words;
     private final boolean canBeMissing;
 
-    Field(String key, String words, boolean canBeMissing) {
+    Field(String key, boolean canBeMissing) {
         this.key = key;
-        this.words = words;
         this.canBeMissing = canBeMissing;
     }
 
@@ -34,8 +33,9 @@ public enum Field {
         return key;
     }
 
-    public String words() {
-        return words;
+    @Override
+    public String id() {
+        return "FIELD_" + name();
     }
 
     /** Whether a message may have none, so that a fallback has to stand in. */

@@ -18,7 +18,7 @@ import java.util.Optional;
  * What the fields of a template are filled from.
  *
  * @param zone in which days and times are told
- * @param contact the writer as the address book has them
+ * @param contact the sender as the address book has them
  * @param captured what patterns of the rule took out of the message, by the name of the group
  */
 public record Filling(
@@ -46,7 +46,7 @@ public record Filling(
             case SENDER_FIRST_NAME -> name().map(PersonName::first);
             case SENDER_LAST_NAME -> name().map(PersonName::last);
             case SENDER_NAME -> name().map(n -> n.first() + " " + n.last());
-            case SENDER_ADDRESS -> message.writer().map(MailAddress::address);
+            case SENDER_ADDRESS -> message.sender().map(MailAddress::address);
             case SUBJECT -> Optional.of(message.subject());
             case RECEIVED_DATE ->
                 Optional.of(at().format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)
@@ -62,7 +62,7 @@ public record Filling(
     }
 
     private Optional<PersonName> name() {
-        return message.writer().flatMap(PersonName::of);
+        return message.sender().flatMap(PersonName::of);
     }
 
     private ZonedDateTime at() {

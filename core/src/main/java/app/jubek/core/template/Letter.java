@@ -31,7 +31,7 @@ public record Letter(String subject, String text, String html, Optional<Document
         return text.isBlank() && html.isBlank();
     }
 
-    /** Octets of all its documents. */
+    /** Bytes of all its documents. */
     public long documentsSize() {
         return documents.stream().mapToLong(Document::size).sum();
     }

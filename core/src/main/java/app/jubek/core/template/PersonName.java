@@ -160,16 +160,16 @@ record PersonName(String first, String last) {
             "studio");
 
     /** Empty where it can't be told for certain. */
-    static Optional<PersonName> of(MailAddress writer) {
-        if (writer.name().length() > LONGEST) {
+    static Optional<PersonName> of(MailAddress sender) {
+        if (sender.name().length() > LONGEST) {
             return Optional.empty();
         }
         String withoutMore = BESIDE.matcher(AFTERWARDS
-                        .matcher(BRACKETS.matcher(writer.name()).replaceAll(" "))
+                        .matcher(BRACKETS.matcher(sender.name()).replaceAll(" "))
                         .replaceAll(""))
                 .replaceAll("");
         String shown = QUOTES.matcher(withoutMore).replaceAll(" ").strip();
-        if (shown.indexOf('@') >= 0 || isOrganisation(shown, writer)) {
+        if (shown.indexOf('@') >= 0 || isOrganisation(shown, sender)) {
             return Optional.empty();
         }
         List<String> aroundComma = Pieces.between(Pieces.withoutEnd(shown, c -> c == ',' || c == ' '), ',');
@@ -179,14 +179,14 @@ record PersonName(String first, String last) {
         return aroundComma.size() <= 2 ? named(words(aroundComma.get(0))) : Optional.empty();
     }
 
-    private static boolean isOrganisation(String shown, MailAddress writer) {
-        String domain = writer.domain();
+    private static boolean isOrganisation(String shown, MailAddress sender) {
+        String domain = sender.domain();
         int top = domain.lastIndexOf('.');
         String owner = domain.substring(domain.lastIndexOf('.', Math.max(top - 1, 0)) + 1, Math.max(top, 0));
         String joined = Pieces.replaced(shown.toLowerCase(Locale.ROOT), c -> !Character.isLetterOrDigit(c), "");
         boolean isDomain = !joined.isEmpty() && joined.equals(owner.replace("-", ""));
         return isDomain
-                || DESKS.contains(writer.local())
+                || DESKS.contains(sender.local())
                 || Pieces.runs(shown, c -> !WhiteSpace.is(c) && c != ',' && c != '.').stream()
                         .map(PersonName::key)
                         .anyMatch(word -> NO_PERSON.contains(word) || ORGANISATION.matches(word));

@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * What a mailbox has prepared for its answers, at one moment.
  *
- * @param documents what is known of each, without its octets
+ * @param documents what is known of each, without its bytes
  */
 public record Prepared(Map<TemplateId, Template> templates, Map<DocumentId, Document> documents) {
     public Prepared {

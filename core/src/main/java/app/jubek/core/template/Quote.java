@@ -17,7 +17,7 @@ public record Quote(String text, String html) {
 
     public static Quote of(ReadMessage message, Instant received, ZoneId zone, Locale language) {
         String who =
-                message.writer().map(MailAddress::inFull).map(Unsafe::removed).orElse("");
+                message.sender().map(MailAddress::inFull).map(Unsafe::removed).orElse("");
         ZonedDateTime at = received.atZone(zone);
         String when =
                 at.format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(language)) + ", "

@@ -1,6 +1,6 @@
 package app.jubek.core.template;
 
-import app.jubek.core.message.Markup;
+import app.jubek.core.reading.Markup;
 import java.util.ArrayList;
 import java.util.List;
 import org.jsoup.nodes.Document.OutputSettings;

@@ -1,9 +1,11 @@
 package app.jubek.core.template;
 
-import app.jubek.core.message.Markup;
+import app.jubek.core.reading.Markup;
 import app.jubek.core.template.TemplateFault.Sort;
 import app.jubek.core.text.Pieces;
-import app.jubek.core.text.Words;
+import app.jubek.core.wording.Argument;
+import app.jubek.core.wording.Phrase;
+import app.jubek.core.wording.Statement;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import java.time.LocalDate;
@@ -53,21 +55,19 @@ final class TemplateChecks {
 
     List<TemplateFault> faults() {
         if (template.subject().isBlank()) {
-            note(Sort.EMPTY_SUBJECT, "It has no subject: answers go out under “Auto: ” and the subject answered.");
+            note(Sort.EMPTY_SUBJECT, TemplateFaultText.NO_SUBJECT.with());
         }
         template.fields().stream()
                 .filter(Field::canBeMissing)
-                .forEach(field -> withoutFallback(field.key(), field.words() + " is not known"));
+                .forEach(field -> withoutFallback(field.key(), TemplateFaultText.FIELD_WITHOUT_FALLBACK.with(field)));
         template.captured()
-                .forEach(name -> withoutFallback(Template.CAPTURED + name, "the pattern finds no “" + name + "”"));
+                .forEach(name -> withoutFallback(
+                        Template.CAPTURED + name, TemplateFaultText.CAPTURED_WITHOUT_FALLBACK.with(name)));
         found(DATES).forEach(this::pastDate);
         found(LINKS)
                 .filter(link -> !isWhole(link))
-                .forEach(link ->
-                        note(Sort.BROKEN_LINK, "The link " + Words.quoted(link) + " leads nowhere: write it out."));
-        found(SAMPLES)
-                .forEach(sample ->
-                        note(Sort.SAMPLE_TEXT, Words.quoted(sample) + " looks like text that was to be replaced."));
+                .forEach(link -> note(Sort.BROKEN_LINK, TemplateFaultText.BROKEN_LINK.with(link)));
+        found(SAMPLES).forEach(sample -> note(Sort.SAMPLE_TEXT, TemplateFaultText.SAMPLE_TEXT.with(sample)));
         speltTwoWays();
         driftedApart();
         documents();
@@ -78,9 +78,9 @@ final class TemplateChecks {
         return Markup.parsed(template.rich()).body().text();
     }
 
-    private void withoutFallback(String key, String when) {
+    private void withoutFallback(String key, Statement what) {
         if (template.fallback(key).isEmpty()) {
-            note(Sort.MISSING_FALLBACK, "Where " + when + ", nothing stands in for it: give it a fallback.");
+            note(Sort.MISSING_FALLBACK, what);
         }
     }
 
@@ -93,14 +93,14 @@ final class TemplateChecks {
         Set<String> rich = wordsOf(richText());
         Set<String> links = wordsOf(String.join(
                 " ", Markup.parsed(template.rich()).select("a[href]").eachAttr("href")));
-        String only = Stream.concat(
+        List<Statement> only = Stream.concat(
                         plain.stream().filter(word -> !rich.contains(word) && !links.contains(word)),
                         rich.stream().filter(word -> !plain.contains(word)))
                 .limit(MOST_NAMED)
-                .map(Words::quoted)
-                .collect(Collectors.joining(", "));
+                .map(Phrase::quoted)
+                .toList();
         if (!only.isEmpty()) {
-            note(Sort.DRIFTED_APART, "Text and rich text differ: " + only + " stands in one of them only.");
+            note(Sort.DRIFTED_APART, TemplateFaultText.FORMS_DIFFER.with(Argument.commas(only)));
         }
     }
 
@@ -115,7 +115,7 @@ final class TemplateChecks {
     private void documents() {
         for (DocumentId id : template.needs()) {
             if (prepared.document(id).isEmpty()) {
-                note(Sort.DOCUMENT_GONE, "A document or picture of it is gone: take it out, or choose another.");
+                note(Sort.DOCUMENT_GONE, TemplateFaultText.DOCUMENT_GONE.with());
             }
         }
         List<Document> all = template.needs().stream()
@@ -123,15 +123,13 @@ final class TemplateChecks {
                 .toList();
         all.stream()
                 .filter(d -> d.lookAgainOn().filter(on -> !on.isAfter(today)).isPresent())
-                .forEach(d -> note(
-                        Sort.DOCUMENT_OLD,
-                        "The document " + Words.quoted(d.fileName()) + " is to be looked at again."));
-        long octets = all.stream().mapToLong(Document::size).sum();
-        if (octets > Document.MOST) {
+                .forEach(d -> note(Sort.DOCUMENT_OLD, TemplateFaultText.DOCUMENT_TO_CHECK.with(d.fileName())));
+        long bytes = all.stream().mapToLong(Document::size).sum();
+        if (bytes > Document.MOST) {
             note(
                     Sort.TOO_LARGE,
-                    "Its documents have " + Document.inWords(octets) + " in all, and " + Document.inWords(Document.MOST)
-                            + " go along: answers from it are held.");
+                    TemplateFaultText.DOCUMENTS_TOO_LARGE.with(
+                            Document.inWords(bytes), Document.inWords(Document.MOST)));
         }
     }
 
@@ -144,14 +142,14 @@ final class TemplateChecks {
         return found.stream();
     }
 
-    private void note(Sort sort, String words) {
-        faults.add(new TemplateFault(sort, words));
+    private void note(Sort sort, Statement what) {
+        faults.add(new TemplateFault(sort, what));
     }
 
     private void pastDate(String written) {
         date(written)
                 .filter(date -> date.isBefore(today))
-                .ifPresent(date -> note(Sort.DATE_PAST, "The date " + Words.quoted(written) + " has passed."));
+                .ifPresent(date -> note(Sort.DATE_PAST, TemplateFaultText.DATE_PAST.with(written)));
     }
 
     private Optional<LocalDate> date(String written) {
@@ -199,7 +197,7 @@ final class TemplateChecks {
             String key = withoutDoubles(lower.replace("-", ""));
             String before = seen.putIfAbsent(key, lower);
             if (before != null && !before.equals(lower)) {
-                note(Sort.SPELT_TWO_WAYS, "It says both " + Words.quoted(before) + " and " + Words.quoted(lower) + ".");
+                note(Sort.SPELT_TWO_WAYS, TemplateFaultText.SPELT_TWO_WAYS.with(before, lower));
                 seen.put(key, lower);
             }
         });

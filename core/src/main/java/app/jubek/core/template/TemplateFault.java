@@ -1,11 +1,13 @@
 package app.jubek.core.template;
 
+import app.jubek.core.wording.Statement;
+
 /**
  * Something in a template that a person should look at.
  *
- * @param words what it is, and what to do
+ * @param what it is, and what to do
  */
-public record TemplateFault(Sort sort, String words) {
+public record TemplateFault(Sort sort, Statement what) {
 
     /** What is amiss. */
     public enum Sort {

@@ -8,8 +8,8 @@ package app.jubek.core.text;
  * @param parts parts in all
  * @param addresses addresses in one field
  * @param textChars searched text, UTF-16 units, of each part
- * @param header octets of a whole header; the rest of it is not read
- * @param field octets of one header field; the rest of it is not read
+ * @param header bytes of a whole header; the rest of it is not read
+ * @param field bytes of one header field; the rest of it is not read
  * @param fields header fields of one part
  * @param parameters parameters of one field (RFC 2231)
  * @param encodedWords encoded words decoded in one field (RFC 2047); others stay as written

@@ -1,8 +1,8 @@
 package app.jubek.core.text;
 
 /** A text that asks a budget while it is read, now and then. */
-final class MeteredText implements CharSequence {
-    static final int READS = 1 << 14;
+public final class MeteredText implements CharSequence {
+    public static final int READS = 1 << 14;
 
     private final CharSequence text;
     private final Budget budget;

@@ -1,6 +1,6 @@
 /**
- * Comparing text: folding, phrases, spans and the limits of reading. Entry point: {@link app.jubek.core.text.Folding}.
- * Knows nothing of messages.
+ * Handling text that comes from outside: its limits, its parts, what is unsafe to show.
+ * Entry point: {@link app.jubek.core.text.Limits}.
  */
 @NullMarked
 package app.jubek.core.text;

@@ -3,23 +3,24 @@ package app.jubek.core.corpus;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
-import app.jubek.core.criteria.AddressTest;
-import app.jubek.core.criteria.Blame;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.NearMiss;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
-import app.jubek.core.decide.Course;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.decide.Outcome;
+import app.jubek.core.decide.Silence;
+import app.jubek.core.decide.Trace;
+import app.jubek.core.explain.Blame;
+import app.jubek.core.explain.NearMiss;
+import app.jubek.core.matching.Value;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
-import app.jubek.core.text.Value;
+import app.jubek.core.view.MessageView;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -34,11 +35,11 @@ class LawsTest {
     private static final List<String> DOMAINS = List.of("school.example", "junior.school.example", "seeds.example");
     private final Random random = new Random(20_260_329);
 
-    private InHand message() {
+    private MessageView message() {
         String from = "From: " + word() + " <a@" + DOMAINS.get(random.nextInt(3)) + ">\r\n";
         String subject = "Subject: " + word() + " " + word() + "\r\n";
         String type = "Content-Type: text/plain; charset=utf-8\r\n\r\n";
-        return Mails.inHand(Mails.read(from + subject + type + word() + " and " + word()));
+        return Mails.view(Mails.read(from + subject + type + word() + " and " + word()));
     }
 
     private String word() {
@@ -48,22 +49,30 @@ class LawsTest {
     private Criterion criterion(int depth) {
         int kind = random.nextInt(depth == 0 ? 3 : 6);
         if (kind == 0) {
-            AddressTest.How how = random.nextBoolean() ? AddressTest.How.AT_DOMAIN : AddressTest.How.AT_DOMAIN_OR_BELOW;
-            return new AddressTest(
-                    AddressTest.Part.SENDER, how, List.of(DOMAINS.get(random.nextInt(3))), random.nextBoolean());
+            AddressCriterion.AddressMatch how = random.nextBoolean()
+                    ? AddressCriterion.AddressMatch.AT_DOMAIN
+                    : AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW;
+            return new AddressCriterion(
+                    AddressCriterion.AddressField.SENDER,
+                    how,
+                    List.of(DOMAINS.get(random.nextInt(3))),
+                    random.nextBoolean());
         }
         if (kind < 3) {
-            Part.Kind part = List.of(
-                            Part.Kind.SENDER_NAME, Part.Kind.SUBJECT, Part.Kind.TEXT, Part.Kind.SUBJECT_OR_TEXT)
+            MessagePart.Kind part = List.of(
+                            MessagePart.Kind.SENDER_NAME,
+                            MessagePart.Kind.SUBJECT,
+                            MessagePart.Kind.TEXT,
+                            MessagePart.Kind.SUBJECT_OR_TEXT)
                     .get(random.nextInt(4));
-            return new TextTest(
-                    Part.of(part), List.of(Value.phrase(word()), Value.phrase(word())), random.nextBoolean());
+            return new TextCriterion(
+                    MessagePart.of(part), List.of(Value.phrase(word()), Value.phrase(word())), random.nextBoolean());
         }
         List<Criterion> inner = new ArrayList<>();
         for (int i = 0; i <= random.nextInt(3); i++) {
             inner.add(criterion(depth - 1));
         }
-        return new Group(Group.How.values()[kind - 3], inner);
+        return new Group(Group.Quantifier.values()[kind - 3], inner);
     }
 
     private Rule rule(int i) {
@@ -73,7 +82,7 @@ class LawsTest {
                 new RuleId("r" + i), 1, "r" + i, criterion(2), leavesOut, List.of(), ending, random.nextInt(5) > 0);
     }
 
-    private static boolean naive(Criterion criterion, InHand message) {
+    private static boolean naive(Criterion criterion, MessageView message) {
         if (criterion instanceof Group group) {
             long held = group.criteria().stream()
                     .filter(inner -> naive(inner, message))
@@ -84,8 +93,8 @@ class LawsTest {
                 case NONE -> held == 0;
             };
         }
-        if (criterion instanceof app.jubek.core.criteria.Test test) {
-            return test.probes().stream().anyMatch(probe -> probe.hits(message)) != test.negated();
+        if (criterion instanceof app.jubek.core.criteria.SimpleCriterion test) {
+            return test.terms().stream().anyMatch(term -> term.hits(message)) != test.negated();
         }
         return criterion instanceof Everything;
     }
@@ -94,11 +103,13 @@ class LawsTest {
     void groupsHoldAsTheirWordsSayAndBlameNamesACriterionThatDecided() {
         for (int round = 0; round < 3_000; round++) {
             Criterion criterion = criterion(3);
-            InHand message = message();
+            MessageView message = message();
             boolean holds = criterion.holds(message);
-            assertThat(holds).as(criterion.inWords()).isEqualTo(naive(criterion, message));
+            assertThat(holds).as(Mails.words(criterion.statement())).isEqualTo(naive(criterion, message));
             Criterion blamed = holds ? Blame.forHolding(criterion, message) : Blame.forFailing(criterion, message);
-            assertThat(blamed.holds(message)).as(criterion.inWords()).isEqualTo(holds);
+            assertThat(blamed.holds(message))
+                    .as(Mails.words(criterion.statement()))
+                    .isEqualTo(holds);
         }
     }
 
@@ -106,18 +117,20 @@ class LawsTest {
     void theCorpusGivesTheSameAnswersAsTheMessagesThemselvesHoweverLittleItKeeps() {
         for (int maxSets : List.of(1, 3, 500)) {
             Corpus corpus = new Corpus(maxSets, Long.MAX_VALUE);
-            List<InHand> all = new ArrayList<>();
+            List<MessageView> all = new ArrayList<>();
             for (int round = 0; round < 200; round++) {
-                InHand message = message();
+                MessageView message = message();
                 all.add(message);
                 corpus.add(new PastMessage(round, Instant.EPOCH.plusSeconds(round), message));
                 Criterion criterion = criterion(2);
                 Corpus.View view = corpus.since(Instant.EPOCH);
                 BitSet holding = view.holding(criterion);
                 for (int at = 0; at < view.size(); at++) {
-                    assertThat(holding.get(at)).as(criterion.inWords()).isEqualTo(criterion.holds(all.get(at)));
+                    assertThat(holding.get(at))
+                            .as(Mails.words(criterion.statement()))
+                            .isEqualTo(criterion.holds(all.get(at)));
                     assertThat(criterion.holds(view.hits(at)))
-                            .as(criterion.inWords())
+                            .as(Mails.words(criterion.statement()))
                             .isEqualTo(criterion.holds(all.get(at)));
                 }
             }
@@ -128,11 +141,11 @@ class LawsTest {
     void whatNearMissesMeetIsWhatNearMissesAre() {
         for (int round = 0; round < 3_000; round++) {
             Criterion whole = criterion(2);
-            InHand message = message();
+            MessageView message = message();
             boolean meets = !whole.holds(message)
                     && NearMiss.narrowed(whole).stream().anyMatch(narrowed -> narrowed.holds(message));
             assertThat(NearMiss.of(whole, message).isPresent() && !whole.holds(message))
-                    .as(whole.inWords())
+                    .as(Mails.words(whole.statement()))
                     .isEqualTo(meets);
         }
     }
@@ -154,6 +167,33 @@ class LawsTest {
                 .containsExactly(3L, 5L);
         assertThat(corpus.isCut()).isTrue();
         assertThat(corpus.bytes()).isEqualTo(bytes);
+    }
+
+    /** The places that they leave are closed up now and then; whoever looks through a window goes on in it. */
+    @Test
+    void manyThatLeaveChangeNoAnswer() {
+        List<MessageView> all = new ArrayList<>();
+        Corpus corpus = new Corpus(10, 100 * new PastMessage(0, Instant.EPOCH, message()).bytes());
+        Criterion criterion = criterion(2);
+        List<Corpus.View> windows = new ArrayList<>();
+        for (int i = 0; i < 1_500; i++) {
+            all.add(message());
+            corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), all.get(i)));
+            if (i % 100 == 0) {
+                windows.add(corpus.since(Instant.EPOCH));
+            }
+        }
+        for (Corpus.View window : windows) {
+            BitSet holding = window.holding(criterion);
+            for (int at = 0; at < window.size(); at++) {
+                boolean isStillThere = window.message(at).id() >= all.size() - corpus.size();
+                if (isStillThere) {
+                    assertThat(holding.get(at))
+                            .isEqualTo(criterion.holds(window.message(at).seen()));
+                }
+            }
+        }
+        assertThat(corpus.size()).isLessThan(1_000);
     }
 
     @Test
@@ -178,8 +218,8 @@ class LawsTest {
             for (int i = 0; i < 6; i++) {
                 rules.add(rule(i));
             }
-            InHand message = message();
-            List<Outcome> outcomes = new Course(RuleBook.of(rules)).run(message);
+            MessageView message = message();
+            List<Outcome> outcomes = Trace.of(RuleBook.of(rules), message, Silence.none());
             boolean ended = false;
             for (Outcome outcome : outcomes) {
                 assertThat(outcome instanceof Outcome.NotReached).isEqualTo(ended);

@@ -31,27 +31,27 @@ class SieveExamplesTest {
             """.replace("\n", "\r\n"));
 
     private static boolean holds(Criterion criterion, ReadMessage message) {
-        return criterion.holds(Mails.inHand(message));
+        return criterion.holds(Mails.view(message));
     }
 
-    private static AddressTest sender(AddressTest.How how, String value) {
-        return new AddressTest(AddressTest.Part.SENDER, how, List.of(value), false);
+    private static AddressCriterion sender(AddressCriterion.AddressMatch how, String value) {
+        return new AddressCriterion(AddressCriterion.AddressField.SENDER, how, List.of(value), false);
     }
 
-    private static TextTest subject(String... phrases) {
-        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
+    private static TextCriterion subject(String... phrases) {
+        return TextCriterion.phrases(MessagePart.Kind.SUBJECT, List.of(phrases));
     }
 
     /** §3.1: header :contains "From" "coyote". */
     @Test
     void theSenderOfMessageA() {
-        assertThat(holds(sender(AddressTest.How.IS, "COYOTE@desert.example.org"), A))
+        assertThat(holds(sender(AddressCriterion.AddressMatch.IS, "COYOTE@desert.example.org"), A))
                 .isTrue();
-        assertThat(holds(sender(AddressTest.How.AT_DOMAIN, "desert.example.org"), A))
+        assertThat(holds(sender(AddressCriterion.AddressMatch.AT_DOMAIN, "desert.example.org"), A))
                 .isTrue();
-        assertThat(holds(sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "example.org"), A))
+        assertThat(holds(sender(AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW, "example.org"), A))
                 .isTrue();
-        assertThat(holds(sender(AddressTest.How.IS, "coyote@desert.example.org"), B))
+        assertThat(holds(sender(AddressCriterion.AddressMatch.IS, "coyote@desert.example.org"), B))
                 .isFalse();
     }
 
@@ -67,19 +67,24 @@ class SieveExamplesTest {
     /** §5.3 anyof, §5.2 allof, §5.8 not. */
     @Test
     void groupsAreAnyofAllofAndNot() {
-        Criterion fromA = sender(AddressTest.How.AT_DOMAIN_OR_BELOW, "example.org");
+        Criterion fromA = sender(AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW, "example.org");
         Criterion money = subject("$$$");
-        assertThat(holds(new Group(Group.How.ANY, List.of(fromA, money)), A)).isTrue();
-        assertThat(holds(new Group(Group.How.ANY, List.of(fromA, money)), B)).isTrue();
-        assertThat(holds(new Group(Group.How.ALL, List.of(fromA, money)), A)).isFalse();
-        assertThat(holds(new Group(Group.How.NONE, List.of(money)), A)).isTrue();
-        assertThat(holds(new Group(Group.How.NONE, List.of(fromA, money)), B)).isFalse();
+        assertThat(holds(new Group(Group.Quantifier.ANY, List.of(fromA, money)), A))
+                .isTrue();
+        assertThat(holds(new Group(Group.Quantifier.ANY, List.of(fromA, money)), B))
+                .isTrue();
+        assertThat(holds(new Group(Group.Quantifier.ALL, List.of(fromA, money)), A))
+                .isFalse();
+        assertThat(holds(new Group(Group.Quantifier.NONE, List.of(money)), A)).isTrue();
+        assertThat(holds(new Group(Group.Quantifier.NONE, List.of(fromA, money)), B))
+                .isFalse();
     }
 
     /** §2.7.1: "in the text" of RFC 5173 §5.2 is the body as its reader sees it. */
     @Test
     void wordsOfTheTextAreFoundOverLineEnds() {
-        TextTest text = TextTest.phrases(Part.Kind.TEXT, List.of("drop it on you from the top of the cliff"));
+        TextCriterion text =
+                TextCriterion.phrases(MessagePart.Kind.TEXT, List.of("drop it on you from the top of the cliff"));
         assertThat(holds(text, A)).isTrue();
         assertThat(holds(text, B)).isFalse();
     }

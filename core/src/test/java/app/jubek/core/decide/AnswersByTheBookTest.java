@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.message.Octets;
+import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.TraceFields;
 import app.jubek.core.outgoing.Composer;
-import app.jubek.core.outgoing.DocumentOctets;
+import app.jubek.core.outgoing.DocumentContents;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.reading.TraceFields;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
@@ -48,7 +48,7 @@ class AnswersByTheBookTest {
             new Everything(),
             new Nothing(),
             List.of(new Step.Reply("", "Thank you.", Duration.ofDays(7))),
-            Ending.GOES_ON,
+            Ending.CONTINUE,
             true);
 
     /** Reasons that lie in the message alone. */
@@ -79,8 +79,8 @@ class AnswersByTheBookTest {
         if (!row.path().equals("-")) {
             mail.append("Return-Path: <").append(row.path()).append(">\r\n");
         }
-        String writer = row.path().contains("@") ? row.path() : "anna@school.example";
-        add(mail, row, "From", writer);
+        String sender = row.path().contains("@") ? row.path() : "anna@school.example";
+        add(mail, row, "From", sender);
         add(mail, row, "To", "visits@ostrel-gardens.example");
         row.fields().forEach(field -> mail.append(field).append("\r\n"));
         return mail + "Subject: a visit\r\nMessage-ID: <one@school.example>\r\n\r\nhello\r\n";
@@ -93,7 +93,7 @@ class AnswersByTheBookTest {
     }
 
     private static Decision decide(ReadMessage message) {
-        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(ANSWERS))), message, Mails.surroundings());
+        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(ANSWERS))), message, Mails.context());
     }
 
     @ParameterizedTest
@@ -114,7 +114,8 @@ class AnswersByTheBookTest {
         assertThat(OF_THE_MESSAGE.stream().map(Reason::name).filter(name -> !told.contains(name)))
                 .isEmpty();
         assertThat(OF_THE_MESSAGE)
-                .allSatisfy(reason -> assertThat(reason.source()).isNotEmpty());
+                .allSatisfy(reason ->
+                        assertThat(Mails.words(reason.with())).matches(".*\\((?:RFC|common practice|preset).*"));
         assertThat(rows()).extracting(Row::source).allMatch(source -> source.matches("RFC \\d+ §.*|common practice"));
     }
 
@@ -133,7 +134,7 @@ class AnswersByTheBookTest {
                 "RFC 2045 §4 | MIME-Version | 1.0",
                 "RFC 3834 §3.1.8 does not recommend one | Precedence | ",
                 "RFC 5322 §3.6.6 is for what is resent | Resent-From | ",
-                "no copy that the writer did not ask for | Cc | "
+                "no copy that the sender did not ask for | Cc | "
             })
     void anAnswerHasTheFieldsThatTheStandardsAskFor(String source, String field, String value) throws Exception {
         byte[] raw = mail(new Row("", "anna@school.example", List.of("References: <zero@school.example>"), ""))
@@ -141,14 +142,14 @@ class AnswersByTheBookTest {
                 .getBytes(StandardCharsets.UTF_8);
         ReadMessage message = Mails.read(raw);
         PlannedStep planned = decide(message).planned().get(0);
-        Composer composer = new Composer(
-                Mails.VISITS, Mails.HOPS, Mails.surroundings().setting().zone(), DocumentOctets.none());
-        byte[] octets = composer.compose(
+        Composer composer =
+                new Composer(Mails.VISITS, Mails.HOPS, Mails.context().context().zone(), DocumentContents.none());
+        byte[] bytes = composer.compose(
                         planned,
-                        new Composer.Original(message, Octets.of(raw), TraceFields.digestBelow(Octets.of(raw))),
+                        new Composer.Original(message, ByteSource.of(raw), TraceFields.digestBelow(ByteSource.of(raw))),
                         Mails.NOW)
-                .octets();
-        MimeMessage answer = new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(octets));
+                .bytes();
+        MimeMessage answer = new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(bytes));
         String expected = field.equals("Subject") ? "Auto: a visit" : value;
         Stream<String> found =
                 answer.getHeader(field) == null ? Stream.empty() : Arrays.stream(answer.getHeader(field));

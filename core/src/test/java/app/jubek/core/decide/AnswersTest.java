@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.PeopleGroup;
 import app.jubek.core.people.Person;
@@ -21,8 +24,8 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.DocumentId;
@@ -30,9 +33,6 @@ import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
-import app.jubek.core.text.Value;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -53,16 +53,17 @@ class AnswersTest {
                 Optional.empty(),
                 "",
                 "Thank you.",
-                new Manner(Often.PRESET, Optional.empty(), to, false, List.of(), Optional.empty(), false));
+                new ReplyOptions(
+                        ReplyFrequency.PRESET, Optional.empty(), to, false, List.of(), Optional.empty(), false));
     }
 
-    private static Decision decide(Criterion picksOut, Step step, String mail, Surroundings at) {
-        Rule rule = new Rule(new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(step), Ending.GOES_ON, true);
+    private static Decision decide(Criterion picksOut, Step step, String mail, DecisionContext at) {
+        Rule rule = new Rule(new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(step), Ending.CONTINUE, true);
         return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(mail), at);
     }
 
     private static Decision decide(Step step, String mail) {
-        return decide(new Everything(), step, mail, Mails.surroundings());
+        return decide(new Everything(), step, mail, Mails.context());
     }
 
     private static String outcome(Decision decision) {
@@ -84,9 +85,9 @@ class AnswersTest {
         "REPLY_TO, '', anna@school.example",
         "REPLY_TO, Reply-To: office@school.example, office@school.example",
         "REPLY_TO, 'Reply-To: a@school.example, b@school.example', NOBODY_TO_ANSWER",
-        "REPLY_TO, Reply-To: visits@ostrel-gardens.example, OWN_WRITER",
-        "REPLY_TO, Reply-To: noreply@school.example, NO_REPLY_WRITER",
-        "REPLY_TO, Reply-To: seeds-request@school.example, SYSTEM_WRITER"
+        "REPLY_TO, Reply-To: visits@ostrel-gardens.example, OWN_SENDER",
+        "REPLY_TO, Reply-To: noreply@school.example, NO_REPLY_SENDER",
+        "REPLY_TO, Reply-To: seeds-request@school.example, SYSTEM_SENDER"
     })
     void anAnswerGoesWhereTheRuleSaysUnlessThatIsNobodyOrAMachine(AnswersTo.Header to, String field, String expected) {
         String[] fields = field.isEmpty() ? new String[0] : new String[] {field};
@@ -106,8 +107,8 @@ class AnswersTest {
                 "E-mail: mara@mailhaven.example | List-Id: <l.example> | LIST",
                 "E-mail: mara@mailhaven.example | Precedence: bulk | MASS_MAIL",
                 "E-mail: a@mailhaven.example, e-mail: b@mailhaven.example | | NOBODY_TO_ANSWER",
-                "E-mail: photos@ostrel-gardens.example | | OWN_WRITER",
-                "E-mail: no-reply@mailhaven.example | | NO_REPLY_WRITER",
+                "E-mail: photos@ostrel-gardens.example | | OWN_SENDER",
+                "E-mail: no-reply@mailhaven.example | | NO_REPLY_SENDER",
                 "no address at all | | NOBODY_TO_ANSWER"
             })
     void aFormIsAnsweredAtTheOneAddressInItsText(String text, String field, String expected) {
@@ -124,8 +125,8 @@ class AnswersTest {
 
     @Test
     void anAnswerIsWrittenAsAnAddressOfTheMailboxOrHeld() {
-        Manner foreign = new Manner(
-                Often.PRESET,
+        ReplyOptions foreign = new ReplyOptions(
+                ReplyFrequency.PRESET,
                 Optional.empty(),
                 AnswersTo.Header.RETURN_PATH,
                 false,
@@ -159,9 +160,9 @@ class AnswersTest {
         Prepared prepared = new Prepared(Map.of(template.id(), template), Map.of(id, plan));
         return decide(
                 picksOut,
-                new Step.Reply(template.id(), Manner.usual(Often.aDay(3))),
+                new Step.Reply(template.id(), ReplyOptions.usual(ReplyFrequency.aDay(3))),
                 mail,
-                Mails.surroundings(prepared, people));
+                Mails.context(prepared, people));
     }
 
     /** Anybody can write anybody's address into From; the answer goes to the return path. */
@@ -173,8 +174,11 @@ class AnswersTest {
         "anna@sub.school.example, thief@school.example.elsewhere.example, ANOTHER_ADDRESS"
     })
     void aForgedSenderFetchesNoDocuments(String from, String path, String expected) {
-        Criterion school = new AddressTest(
-                AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of("school.example"), false);
+        Criterion school = new AddressCriterion(
+                AddressCriterion.AddressField.SENDER,
+                AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW,
+                List.of("school.example"),
+                false);
         String mail = Mails.from(from, "Plan please", "t").replace("Return-Path: <" + from, "Return-Path: <" + path);
         assertThat(outcome(withDocument(100, AddressBook.empty(), school, mail)))
                 .isEqualTo(expected);
@@ -223,12 +227,13 @@ class AnswersTest {
                 "For {{captured.pupils}}",
                 "{{captured.pupils}} pupils, {{captured.day}}",
                 Map.of("captured.day", "any day"));
-        Value pattern = Value.of(How.PATTERN, Comparison.FOLDED, "(?P<pupils>[0-9]+) pupils(?: on (?P<day>\\w+))?");
+        Value pattern =
+                Value.of(MatchType.PATTERN, Comparison.FOLDED, "(?P<pupils>[0-9]+) pupils(?: on (?P<day>\\w+))?");
         Decision decision = decide(
-                new TextTest(Part.of(Part.Kind.TEXT), List.of(pattern), false),
-                new Step.Reply(template.id(), Manner.usual(Often.PRESET)),
+                new TextCriterion(MessagePart.of(MessagePart.Kind.TEXT), List.of(pattern), false),
+                new Step.Reply(template.id(), ReplyOptions.usual(ReplyFrequency.PRESET)),
                 Mails.from("anna@school.example", "s", "We are 24 Pupils."),
-                Mails.surroundings(template));
+                Mails.context(template));
         Sending sending = decision.planned().get(0).sending().orElseThrow();
         assertThat(sending.letter().subject()).isEqualTo("For 24");
         assertThat(sending.letter().text()).isEqualTo("24 pupils, any day");
@@ -246,7 +251,7 @@ class AnswersTest {
                 new Everything(),
                 redirect,
                 Mails.from("anna@school.example", "s", "t"),
-                Mails.surroundings(Prepared.nothing(), people));
+                Mails.context(Prepared.nothing(), people));
         assertThat(decision.planned())
                 .extracting(step -> step.sending().orElseThrow().to().address())
                 .containsExactly("tom@ostrel-gardens.example", "noor@ostrel-gardens.example");

@@ -7,30 +7,29 @@ import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
 import app.jubek.core.plan.NotDone;
-import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
-import app.jubek.core.safety.Ledger;
+import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Letter;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
-import app.jubek.core.text.Value;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -52,7 +51,7 @@ class EngineTest {
     }
 
     private static Criterion words(String... phrases) {
-        return TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, List.of(phrases));
+        return TextCriterion.phrases(MessagePart.Kind.SUBJECT_OR_TEXT, List.of(phrases));
     }
 
     private static Rule rule(String name, Criterion picksOut, Step... steps) {
@@ -65,13 +64,12 @@ class EngineTest {
     }
 
     private static Decision decide(String mail, Rule... rules) {
-        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(mail), Mails.surroundings());
+        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(mail), Mails.context());
     }
 
     private static List<String> done(Decision decision) {
         return decision.planned().stream()
-                .map(PlannedStep::step)
-                .map(Step::done)
+                .map(step -> Mails.words(step.statement()))
                 .toList();
     }
 
@@ -103,7 +101,7 @@ class EngineTest {
     @Test
     void anOverLateAnswerWaitsForAPerson() {
         Instant received = Mails.NOW.minus(Duration.ofHours(25));
-        Surroundings late = Mails.at(Mails.NOW, received, Ledger.empty(), Map.of());
+        DecisionContext late = Mails.at(Mails.NOW, received, ReplyHistory.empty(), Map.of());
         Rule rule = rule("a", words("visit"), ANSWER, TO_EDUCATION);
         Decision decision = Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(MAIL), late);
         assertThat(reasons(decision)).containsExactly(Reason.OVER_LATE);
@@ -115,7 +113,7 @@ class EngineTest {
     void anExceptionBeatsItsCriteriaAndBitesOnTheTextAlone() {
         Decision decision = decide(MAIL, except(rule("a", words("guided visit"), TO_EDUCATION), words("invoice")));
         assertThat(decision.planned()).isEmpty();
-        assertThat(decision.trace().get(0)).isInstanceOf(Outcome.Spared.class);
+        assertThat(decision.trace().get(0)).isInstanceOf(Outcome.Excluded.class);
     }
 
     @Test
@@ -127,11 +125,11 @@ class EngineTest {
                 paused,
                 rule("miss", words("price list"), SEEDS),
                 rule("hit", words("guided visit"), TO_EDUCATION));
-        assertThat(decision.inWords())
+        assertThat(Mails.words(decision.statements()))
                 .containsExactly(
                         "“off”: paused.",
                         "“miss”: not picked, because it is not mail with “price list” in the subject or text.",
-                        "“hit”: picked, because it is mail with “guided visit” in the subject or text; later rules go on.",
+                        "“hit”: picked, because it is mail with “guided visit” in the subject or text; later rules continue.",
                         "To be redirected to education@ostrel-gardens.example by “hit”.",
                         "It stays in the inbox.");
     }
@@ -140,7 +138,7 @@ class EngineTest {
     void mailThatCameBeforeARuleWasSwitchedOnIsNotTouchedByIt() {
         Rule rule = rule("a", words("visit"), SEEDS);
         Map<RuleId, Instant> since = Map.of(rule.id(), Mails.NOW.plusSeconds(1));
-        Surroundings at = Mails.at(Mails.NOW, Mails.NOW, Ledger.empty(), since);
+        DecisionContext at = Mails.at(Mails.NOW, Mails.NOW, ReplyHistory.empty(), since);
         Decision decision = Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(MAIL), at);
         assertThat(decision.trace().get(0)).isInstanceOf(Outcome.NotYetOn.class);
     }
@@ -168,7 +166,7 @@ class EngineTest {
     void nothingGoesBackToItsWriterToTheMailboxItselfOrTwiceToOnePlace() {
         String inside = Mails.from("tomas@ostrel-gardens.example", "visit", "x");
         assertThat(reasons(decide(inside, rule("a", words("visit"), redirect("Tomas@ostrel-gardens.example")))))
-                .containsExactly(Reason.BACK_TO_WRITER);
+                .containsExactly(Reason.BACK_TO_SENDER);
         assertThat(reasons(decide(MAIL, rule("a", words("visit"), redirect("photos@ostrel-gardens.example")))))
                 .containsExactly(Reason.BACK_TO_MAILBOX);
         Decision twice = decide(MAIL, rule("a", words("visit"), TO_EDUCATION), rule("b", words("visit"), TO_EDUCATION));
@@ -179,18 +177,21 @@ class EngineTest {
 
     @Test
     void aMessageIsAnsweredOnceTheFirstRuleDecidesEvenIfItsAnswerIsWithheld() {
-        Rule goesOn =
-                new Rule(new RuleId("a"), 1, "a", words("visit"), new Nothing(), List.of(ANSWER), Ending.GOES_ON, true);
+        Rule goesOn = new Rule(
+                new RuleId("a"), 1, "a", words("visit"), new Nothing(), List.of(ANSWER), Ending.CONTINUE, true);
         assertThat(reasons(decide(MAIL, goesOn, rule("b", words("visit"), ANSWER))))
-                .containsExactly(Reason.OVERTAKEN);
+                .containsExactly(Reason.SUPERSEDED);
         String list = Mails.from("anna@school.example", "visit", "x", "List-Id: <l.example>");
         assertThat(reasons(decide(list, goesOn, rule("b", words("visit"), ANSWER))))
-                .containsExactly(Reason.LIST, Reason.OVERTAKEN);
+                .containsExactly(Reason.LIST, Reason.SUPERSEDED);
     }
 
     @Test
     void anAnswerFromATemplateIsFilledFromTheMessageAndHeldWhereTheTemplateIsGone() {
-        Rule answers = rule("a", words("visit"), new Step.Reply(new TemplateId("visits"), Manner.usual(Often.PRESET)));
+        Rule answers = rule(
+                "a",
+                words("visit"),
+                new Step.Reply(new TemplateId("visits"), ReplyOptions.usual(ReplyFrequency.PRESET)));
         assertThat(decide(MAIL, answers).notDone())
                 .singleElement()
                 .satisfies(not -> assertThat(not.reason()).isEqualTo(Reason.TEMPLATE_GONE))
@@ -198,9 +199,7 @@ class EngineTest {
         Template silent = Template.plain(
                 new TemplateId("visits"), 1, "Visits", Locale.ENGLISH, "", "{{sender.firstName}}", Map.of());
         assertThat(Engine.decide(
-                                CompiledBook.of(RuleBook.of(List.of(answers))),
-                                Mails.read(MAIL),
-                                Mails.surroundings(silent))
+                                CompiledBook.of(RuleBook.of(List.of(answers))), Mails.read(MAIL), Mails.context(silent))
                         .notDone())
                 .extracting(NotDone::reason)
                 .containsExactly(Reason.TEMPLATE_EMPTY);
@@ -213,7 +212,7 @@ class EngineTest {
                 "To {{sender.address}}",
                 Map.of());
         Decision decision = Engine.decide(
-                CompiledBook.of(RuleBook.of(List.of(answers))), Mails.read(MAIL), Mails.surroundings(template));
+                CompiledBook.of(RuleBook.of(List.of(answers))), Mails.read(MAIL), Mails.context(template));
         assertThat(decision.planned())
                 .singleElement()
                 .extracting(step -> step.sending().orElseThrow().letter())
@@ -230,18 +229,20 @@ class EngineTest {
                 always.picksOut(),
                 always.leavesOut(),
                 always.steps(),
-                Ending.GOES_ON,
+                Ending.CONTINUE,
                 new Schedule(Schedule.Hours.OUTSIDE, Period.OPEN),
                 true);
         CompiledBook book = CompiledBook.of(RuleBook.of(List.of(nights, always("days"))));
         Instant morning = Instant.parse("2026-03-30T08:00:00Z");
         Decision late = Engine.decide(
-                book, Mails.read(MAIL), Mails.at(morning.plusSeconds(36_000), morning, Ledger.empty(), Map.of()));
-        assertThat(late.inWords())
+                book, Mails.read(MAIL), Mails.at(morning.plusSeconds(36_000), morning, ReplyHistory.empty(), Map.of()));
+        assertThat(Mails.words(late.statements()))
                 .contains("“nights”: resting when the message came in: it is active outside opening hours.");
         assertThat(late.trace().isPicked(1)).isTrue();
         Decision night = Engine.decide(
-                book, Mails.read(MAIL), Mails.at(morning, morning.minusSeconds(36_000), Ledger.empty(), Map.of()));
+                book,
+                Mails.read(MAIL),
+                Mails.at(morning, morning.minusSeconds(36_000), ReplyHistory.empty(), Map.of()));
         assertThat(done(night)).contains("filed in Seeds");
     }
 
@@ -253,12 +254,15 @@ class EngineTest {
     void reachingALimitStandsInTheDecision() {
         Rule pattern = rule(
                 "pattern",
-                new TextTest(Part.of(Part.Kind.TEXT), List.of(Value.of(How.PATTERN, Comparison.FOLDED, "x+y")), false),
+                new TextCriterion(
+                        MessagePart.of(MessagePart.Kind.TEXT),
+                        List.of(Value.of(MatchType.PATTERN, Comparison.FOLDED, "x+y")),
+                        false),
                 SEEDS);
         String longText = "word ".repeat(20_000);
-        assertThat(decide(Mails.from("anna@school.example", "visit", longText), pattern)
-                        .inWords())
-                .contains("Note on the message: patterns looked through the first 65536 characters of each text.");
+        assertThat(Mails.words(decide(Mails.from("anna@school.example", "visit", longText), pattern)
+                        .statements()))
+                .contains("Note on the message: patterns looked through the first 65,536 characters of each text.");
         List<Rule> many =
                 IntStream.range(0, 2_001).mapToObj(i -> always("r" + i)).toList();
         assertThatThrownBy(() -> RuleBook.of(many)).hasMessageContaining("at most 2000 rules");
@@ -267,7 +271,7 @@ class EngineTest {
     @Test
     void aFencedMessageNeverLeaves() {
         RuleBook book = new RuleBook(List.of(rule("a", words("visit"), TO_EDUCATION, SEEDS)), words("invoice"));
-        Decision decision = Engine.decide(CompiledBook.of(book), Mails.read(MAIL), Mails.surroundings());
+        Decision decision = Engine.decide(CompiledBook.of(book), Mails.read(MAIL), Mails.context());
         assertThat(reasons(decision)).containsExactly(Reason.FENCE);
         assertThat(done(decision)).containsExactly("filed in Seeds");
     }
@@ -283,9 +287,9 @@ class EngineTest {
     void theSameInputGivesTheSameDecision() {
         Rule rule = rule("a", words("visit"), TO_EDUCATION, ANSWER);
         assertThat(decide(MAIL, rule)).isEqualTo(decide(MAIL, rule));
-        Surroundings answered = Mails.at(
+        DecisionContext answered = Mails.at(
                 Mails.NOW,
-                new Ledger(List.of(new Ledger.Entry(
+                new ReplyHistory(List.of(new ReplyHistory.Entry(
                         rule.id().value(), Set.of("anna@school.example"), Mails.NOW.minusSeconds(60)))));
         assertThat(reasons(Engine.decide(CompiledBook.of(RuleBook.of(List.of(rule))), Mails.read(MAIL), answered)))
                 .containsExactly(Reason.ANSWERED_BEFORE);
@@ -294,8 +298,14 @@ class EngineTest {
     /** What quotes would carry out what the fence keeps in; an answer without the original does not. */
     @Test
     void theFenceKeepsBackWhatIsHandedOnAndAnswersThatQuote() {
-        Manner quoting = new Manner(
-                Often.PRESET, Optional.empty(), AnswersTo.Header.RETURN_PATH, true, List.of(), Optional.empty(), false);
+        ReplyOptions quoting = new ReplyOptions(
+                ReplyFrequency.PRESET,
+                Optional.empty(),
+                AnswersTo.Header.RETURN_PATH,
+                true,
+                List.of(),
+                Optional.empty(),
+                false);
         Step quotes = new Step.Reply(Optional.empty(), "", "Thank you.", quoting);
         assertThat(reasons(fenced(TO_EDUCATION))).containsExactly(Reason.FENCE);
         assertThat(reasons(fenced(quotes))).containsExactly(Reason.FENCE);
@@ -304,6 +314,6 @@ class EngineTest {
 
     private static Decision fenced(Step step) {
         RuleBook book = new RuleBook(List.of(rule("a", words("visit"), step)), words("invoice"), List.of());
-        return Engine.decide(CompiledBook.of(book), Mails.read(MAIL), Mails.surroundings());
+        return Engine.decide(CompiledBook.of(book), Mails.read(MAIL), Mails.context());
     }
 }

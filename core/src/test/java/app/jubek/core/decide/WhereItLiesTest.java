@@ -4,21 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
-import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Flag;
-import app.jubek.core.step.Into;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
+import app.jubek.core.wording.Statement;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +30,7 @@ class WhereItLiesTest {
     private static final String MAIL = Mails.from("anna@school.example", "Guided visit", "The invoice comes later.");
 
     private static Criterion words(String phrase) {
-        return TextTest.phrases(Part.Kind.SUBJECT_OR_TEXT, List.of(phrase));
+        return TextCriterion.phrases(MessagePart.Kind.SUBJECT_OR_TEXT, List.of(phrase));
     }
 
     private static Rule rule(String name, Criterion picksOut, Step... steps) {
@@ -39,13 +39,12 @@ class WhereItLiesTest {
     }
 
     private static Decision decide(String mail, Rule... rules) {
-        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(mail), Mails.surroundings());
+        return Engine.decide(CompiledBook.of(RuleBook.of(List.of(rules))), Mails.read(mail), Mails.context());
     }
 
     private static List<String> done(Decision decision) {
         return decision.planned().stream()
-                .map(PlannedStep::step)
-                .map(Step::done)
+                .map(step -> Mails.words(step.statement()))
                 .toList();
     }
 
@@ -53,31 +52,35 @@ class WhereItLiesTest {
     void whatLeavesOnceItWasHandedOnGoesToTheTrashUnlessItIsFiledOrKept() {
         Step leaves = new Step.Redirect(List.of(MailAddress.of("education@ostrel-gardens.example")), true);
         assertThat(carriedOut(leaves))
-                .containsExactly("redirected to education@ostrel-gardens.example", "put into the trash");
+                .containsExactly("redirected to education@ostrel-gardens.example", "moved to the trash");
         assertThat(carriedOut(leaves, SEEDS))
                 .containsExactly("redirected to education@ostrel-gardens.example", "filed in Seeds");
         assertThat(carriedOut(leaves, Step.Plain.KEEP))
                 .containsExactly("redirected to education@ostrel-gardens.example");
-        assertThat(carriedOut(SEEDS, Step.Plain.ARCHIVE)).containsExactly("copied to Seeds", "archived");
+        assertThat(carriedOut(SEEDS, Step.Plain.ARCHIVE))
+                .containsExactly("copied to Seeds", "moved to the archive folder");
         assertThat(carriedOut(Step.Plain.ARCHIVE, Step.Plain.KEEP)).isEmpty();
-        assertThat(carriedOut(Step.Plain.ARCHIVE, Step.Plain.TRASH)).containsExactly("archived");
+        assertThat(carriedOut(Step.Plain.ARCHIVE, Step.Plain.TRASH)).containsExactly("moved to the archive folder");
     }
 
     private static List<String> carriedOut(Step... steps) {
-        return decide(MAIL, rule("a", words("visit"), steps)).asCarriedOut().stream()
-                .map(step -> step.step().done())
+        return decide(MAIL, rule("a", words("visit"), steps)).planned().stream()
+                .map(step -> Mails.words(step.statement()))
                 .toList();
     }
 
-    private static Step filed(Into.Each each) {
-        return new Step.File(new Into("Sorted", Optional.of(each), Optional.empty()));
+    private static Step filed(TargetFolder.Each each) {
+        return new Step.File(new TargetFolder("Sorted", Optional.of(each), Optional.empty()));
     }
 
     @Test
     void aFolderForEachSenderIsNamedByTheSenderThatTheRuleNames() {
-        Criterion school = new AddressTest(
-                AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of("school.example"), false);
-        Step bySender = filed(Into.Each.SENDER);
+        Criterion school = new AddressCriterion(
+                AddressCriterion.AddressField.SENDER,
+                AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW,
+                List.of("school.example"),
+                false);
+        Step bySender = filed(TargetFolder.Each.SENDER);
         assertThat(done(decide(MAIL, rule("a", school, bySender)))).containsExactly("filed in Sorted/school.example");
         assertThat(done(decide(MAIL, rule("a", words("visit"), bySender))))
                 .containsExactly("filed in Sorted/anna@school.example");
@@ -85,8 +88,8 @@ class WhereItLiesTest {
 
     @Test
     void aFolderForEachValueListedIsNamedByTheFirstOneThatTheMessageHas() {
-        Criterion listed = TextTest.phrases(Part.Kind.SUBJECT, List.of("seed list", "guided", "visit"));
-        Step byValue = filed(Into.Each.VALUE);
+        Criterion listed = TextCriterion.phrases(MessagePart.Kind.SUBJECT, List.of("seed list", "guided", "visit"));
+        Step byValue = filed(TargetFolder.Each.VALUE);
         assertThat(done(decide(MAIL, rule("a", listed, byValue)))).containsExactly("filed in Sorted/guided");
         assertThat(done(decide(MAIL, rule("a", new Everything(), byValue)))).containsExactly("filed in Sorted");
     }
@@ -97,10 +100,11 @@ class WhereItLiesTest {
 
     @Test
     void whatTheFenceKeepsInIsFiledInNoOtherMailbox() {
-        Into orders = new Into("Orders", Optional.empty(), Optional.of(MailAddress.of("seeds@ostrel-gardens.example")));
+        TargetFolder orders = new TargetFolder(
+                "Orders", Optional.empty(), Optional.of(MailAddress.of("seeds@ostrel-gardens.example")));
         Rule rule = rule("a", words("visit"), new Step.File(orders), new Step.Copy(orders), new Step.Copy("Visits"));
         RuleBook fenced = new RuleBook(List.of(rule), words("invoice"), List.of());
-        Decision decision = Engine.decide(CompiledBook.of(fenced), Mails.read(MAIL), Mails.surroundings());
+        Decision decision = Engine.decide(CompiledBook.of(fenced), Mails.read(MAIL), Mails.context());
         assertThat(done(decision)).containsExactly("copied to Visits");
         assertThat(decision.staysInInbox()).isTrue();
         assertThat(decision.notDone()).extracting("reason").containsExactly(Reason.FENCE, Reason.FENCE);
@@ -113,10 +117,10 @@ class WhereItLiesTest {
         Rule answer = rule("b", words("visit"), new Step.Reply("", "Thank you.", Duration.ofDays(7)));
         Rule rescue = rule("c", words("visit"), Step.Plain.OUT_OF_JUNK);
         Decision left = decideInJunk(read, answer);
-        assertThat(left.inWords()).anyMatch(line -> line.contains("no rule takes it out of there"));
+        assertThat(left.notes()).extracting(Statement::code).containsExactly("LEFT_IN_JUNK");
         assertThat(done(left)).isEmpty();
         Decision taken = decideInJunk(rescue, read, answer);
-        assertThat(done(taken)).containsExactly("taken out of junk", "marked read");
+        assertThat(done(taken)).containsExactly("moved out of junk", "marked read");
         assertThat(taken.notDone()).singleElement().extracting("reason").isEqualTo(Reason.SPAM);
         assertThat(done(decide(MAIL, rescue))).isEmpty();
     }

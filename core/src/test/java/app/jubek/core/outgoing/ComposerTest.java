@@ -9,9 +9,9 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
-import app.jubek.core.message.Octets;
-import app.jubek.core.message.TraceFields;
+import app.jubek.core.message.ByteSource;
 import app.jubek.core.people.AddressBook;
+import app.jubek.core.reading.TraceFields;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
@@ -19,9 +19,9 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Cover;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.DocumentId;
@@ -84,22 +84,22 @@ class ComposerTest {
 
     /** As the engine plans it, of a rule that takes everything. */
     private List<Composed> composeAll(Step step, String raw) {
-        byte[] octets = raw.getBytes(StandardCharsets.UTF_8);
+        byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
         Composer.Original original = new Composer.Original(
-                Mails.read(octets), Octets.of(octets), TraceFields.digestBelow(Octets.of(octets)));
-        Rule rule =
-                new Rule(new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(step), Ending.GOES_ON, true);
+                Mails.read(bytes), ByteSource.of(bytes), TraceFields.digestBelow(ByteSource.of(bytes)));
+        Rule rule = new Rule(
+                new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(step), Ending.CONTINUE, true);
         Decision decision = Engine.decide(
                 CompiledBook.of(RuleBook.of(List.of(rule))),
                 original.message(),
-                Mails.surroundings(PREPARED, AddressBook.empty()));
+                Mails.context(PREPARED, AddressBook.empty()));
         return decision.planned().stream()
                 .map(planned -> composer.compose(planned, original, Mails.NOW))
                 .toList();
     }
 
-    private static MimeMessage parsed(byte[] octets) throws Exception {
-        return new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(octets));
+    private static MimeMessage parsed(byte[] bytes) throws Exception {
+        return new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(bytes));
     }
 
     /** RFC 5322 §3.6.4 and §3.6.6; common practice: a forward carries a prefix and shows the forwarder. */
@@ -108,7 +108,7 @@ class ComposerTest {
         Composed out = compose(
                 new Step.Forward(List.of(EDUCATION), "Please see below."),
                 Mails.from("anna@school.example", "Führung", "24 pupils\r\n.dot"));
-        MimeMessage message = parsed(out.octets());
+        MimeMessage message = parsed(out.bytes());
         assertThat(message.getSubject()).isEqualTo("Fwd: Führung");
         assertThat(message.getFrom()[0].toString()).contains("visits@ostrel-gardens.example");
         assertThat(message.getHeader("References")).containsExactly("<one@school.example>");
@@ -130,7 +130,7 @@ class ComposerTest {
                 + "Content-Disposition: attachment; filename=\"leaf.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n"
                 + java.util.Base64.getMimeEncoder().encodeToString(file) + "\r\n--b--\r\n";
         MimeMultipart parts = (MimeMultipart) parsed(
-                        compose(new Step.Forward(List.of(EDUCATION), ""), raw).octets())
+                        compose(new Step.Forward(List.of(EDUCATION), ""), raw).bytes())
                 .getContent();
         assertThat(parts.getCount()).isEqualTo(2);
         Part attached = parts.getBodyPart(1);
@@ -142,21 +142,21 @@ class ComposerTest {
     void whatCouldBeReadOnlyInPartIsForwardedWholeAsAnAttachedMessage() throws Exception {
         String raw = Mails.from("a@school.example", "s", "hello", "Content-Type: text/plain; charset=no-such");
         MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), "note"), raw)
-                        .octets())
+                        .bytes())
                 .getContent();
         assertThat(parts.getBodyPart(1).getContentType()).startsWith("message/rfc822");
     }
 
     /** RFC 5322 §3.6.6: the Resent block stands in front, everything below is untouched; Return-Path goes. */
     @Test
-    void aRedirectAddsOneBlockAndLeavesEveryOtherOctet() {
+    void aRedirectAddsOneBlockAndLeavesEveryOtherByte() {
         String raw = Mails.from("anna@school.example", "s", "8-bit ü and a\nbare line");
         Composed out = compose(new Step.Redirect(List.of(EDUCATION)), raw);
-        String block = new String(out.octets(), StandardCharsets.US_ASCII);
+        String block = new String(out.bytes(), StandardCharsets.US_ASCII);
         assertThat(block.lines().filter(l -> !l.startsWith(" ")).map(l -> l.split(":")[0]))
                 .containsExactly("Resent-From", "Resent-To", "Resent-Date", "Resent-Message-ID", HopMark.FIELD);
         assertThat(block).endsWith("\r\n").doesNotContain("\r\n\r\n");
-        assertThat(TraceFields.withoutReturnPath(Octets.of(raw.getBytes(StandardCharsets.UTF_8))))
+        assertThat(TraceFields.withoutReturnPath(ByteSource.of(raw.getBytes(StandardCharsets.UTF_8))))
                 .hasBinaryContent(raw.substring(raw.indexOf("From:")).getBytes(StandardCharsets.UTF_8));
     }
 
@@ -178,7 +178,7 @@ class ComposerTest {
     void aReplyGoesToTheReturnPathThreadedMarkedAndFromTheNullPath() throws Exception {
         String raw = Mails.from("anna@school.example", "Visit?", "hi", "References: <zero@school.example>");
         Composed out = compose(new Step.Reply("", "Danke schön,\n.the desk", Duration.ofDays(7)), raw);
-        MimeMessage message = parsed(out.octets());
+        MimeMessage message = parsed(out.bytes());
         assertThat(out.outgoing().recipient().address()).isEqualTo("anna@school.example");
         assertThat(out.outgoing().envelopeSender()).isEmpty();
         assertThat(message.getSubject()).isEqualTo("Auto: Visit?");
@@ -191,10 +191,10 @@ class ComposerTest {
     /** RFC 2046 §5.1.3, §5.1.4, RFC 2387, RFC 2392: read again by an independent parser (Angus Mail). */
     @Test
     void anAnswerFromATemplateHasBothFormsItsPictureAndItsDocuments() throws Exception {
-        Manner manner = Manner.usual(Often.aDay(3));
+        ReplyOptions options = ReplyOptions.usual(ReplyFrequency.aDay(3));
         MimeMessage message = parsed(
-                compose(new Step.Reply(VISITS.id(), manner), Mails.from("anna@school.example", "24 pupils", "When?"))
-                        .octets());
+                compose(new Step.Reply(VISITS.id(), options), Mails.from("anna@school.example", "24 pupils", "When?"))
+                        .bytes());
         assertThat(message.getSubject()).isEqualTo("Your visit: 24 pupils");
         MimeMultipart mixed = (MimeMultipart) message.getContent();
         assertThat(mixed.getContentType()).startsWith("multipart/mixed");
@@ -217,8 +217,8 @@ class ComposerTest {
 
     @Test
     void anAnswerMayStandAboveTheOriginalAndAColleagueGetsACopyAsAMessageOfItsOwn() throws Exception {
-        Manner manner = new Manner(
-                Often.PRESET,
+        ReplyOptions options = new ReplyOptions(
+                ReplyFrequency.PRESET,
                 Optional.empty(),
                 AnswersTo.Header.RETURN_PATH,
                 true,
@@ -226,14 +226,14 @@ class ComposerTest {
                 Optional.of(MailAddress.of("photos@ostrel-gardens.example")),
                 false);
         List<Composed> out = composeAll(
-                new Step.Reply(Optional.empty(), "", "Thank you.", manner),
+                new Step.Reply(Optional.empty(), "", "Thank you.", options),
                 Mails.from("anna@school.example", "Visit?", "When can we come?"));
-        MimeMessage answer = parsed(out.get(0).octets());
+        MimeMessage answer = parsed(out.get(0).bytes());
         assertThat(answer.getContent().toString())
                 .isEqualTo(
                         "Thank you.\r\n\r\nAnna <anna@school.example>, 29 March 2026, 12:00:\r\n> When can we come?\r\n");
         assertThat(answer.getFrom()[0].toString()).isEqualTo("Visits desk <photos@ostrel-gardens.example>");
-        MimeMessage copy = parsed(out.get(1).octets());
+        MimeMessage copy = parsed(out.get(1).bytes());
         assertThat(out.get(1).outgoing())
                 .isEqualTo(new Outgoing.HandedOn(EDUCATION, Optional.of(Mails.VISITS.identity())));
         assertThat(copy.getSubject()).isEqualTo("Copy: Auto: Visit?");
@@ -244,17 +244,17 @@ class ComposerTest {
 
     @Test
     void aForwardHasTheSubjectTheNoteAndTheWayOfAnswersThatTheRuleSays() throws Exception {
-        Cover cover = new Cover(
+        ForwardOptions options = new ForwardOptions(
                 "",
                 Optional.of(VISITS.id()),
-                new Cover.Heading("For you", true),
+                new ForwardOptions.Heading("For you", true),
                 true,
                 Optional.empty(),
-                Cover.AnswersGo.TO_BOTH);
+                ForwardOptions.AnswersGo.TO_BOTH);
         MimeMessage message = parsed(compose(
-                        new Step.Forward(List.of(EDUCATION), List.of(), cover, false),
+                        new Step.Forward(List.of(EDUCATION), List.of(), options, false),
                         Mails.from("anna@school.example", "Visit?", "hi", "Reply-To: office@school.example"))
-                .octets());
+                .bytes());
         assertThat(message.getSubject()).isEqualTo("For you");
         assertThat(Arrays.toString(message.getReplyTo()))
                 .isEqualTo("[office@school.example, Visits desk <visits@ostrel-gardens.example>]");
@@ -272,7 +272,7 @@ class ComposerTest {
                 + "\r\n\r\n--b\r\nContent-Type: text/html\r\n\r\n<p style='color:red'>hello<script>x</script>"
                 + "<img src='cid:leaf'></p>\r\n--b\r\nContent-Type: image/png\r\nContent-ID: <leaf>\r\n\r\npng\r\n--b--\r\n";
         MimeMultipart parts = (MimeMultipart) parsed(compose(new Step.Forward(List.of(EDUCATION), "see <below>"), raw)
-                        .octets())
+                        .bytes())
                 .getContent();
         String html = ((MimeMultipart) parts.getBodyPart(0).getContent())
                 .getBodyPart(1)
@@ -289,12 +289,13 @@ class ComposerTest {
         String raw = Mails.from("anna@school.example", "Visit?", "hi");
         AsReceived original = AsReceived.of(Mails.read(raw));
         Composed forward = compose(new Step.Forward(List.of(EDUCATION), ""), raw);
-        assertThat(AsReceived.of(Mails.read(forward.octets())).from(original))
+        assertThat(AsReceived.of(Mails.read(forward.bytes())).from(original))
                 .extracting(AsReceived.SeenOtherwise::what)
-                .containsExactly("writer shown", "subject", "an answer goes to");
+                .containsExactly(AsReceived.Seen.SENDER, AsReceived.Seen.SUBJECT, AsReceived.Seen.REPLIES_TO);
         Redirected redirect = new Redirected(
-                Octets.of(compose(new Step.Redirect(List.of(EDUCATION)), raw).octets()),
-                Octets.of(raw.getBytes(StandardCharsets.UTF_8)));
+                ByteSource.of(
+                        compose(new Step.Redirect(List.of(EDUCATION)), raw).bytes()),
+                ByteSource.of(raw.getBytes(StandardCharsets.UTF_8)));
         assertThat(AsReceived.of(Mails.read(redirect.all())).from(original)).isEmpty();
     }
 
@@ -325,7 +326,7 @@ class ComposerTest {
     void aHostileSubjectAddsNoFieldAndNoRecipient(String subject) throws Exception {
         MimeMessage message =
                 parsed(compose(new Step.Forward(List.of(EDUCATION), ""), Mails.from("a@b.example", subject, "t"))
-                        .octets());
+                        .bytes());
         assertThat(message.getHeader("Bcc")).isNull();
         assertThat(Arrays.toString(message.getAllRecipients())).isEqualTo("[education@ostrel-gardens.example]");
         assertThat(message.getSubject().chars().noneMatch(c -> c < ' ' || c == 0x202E))

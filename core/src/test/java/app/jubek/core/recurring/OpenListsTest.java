@@ -24,7 +24,7 @@ class OpenListsTest {
                 messages.add(all.get(i).message());
                 labels.add(all.get(i).listId());
             }
-            Pairs pairs = Pairs.of(Kinds.of(messages, OpenPast.OWN), labels);
+            Pairs pairs = Pairs.of(RecurringKinds.of(messages, OpenPast.OWN), labels);
             System.out.printf(
                     "kinds on the %s half of the open mail: precision %.3f, recall %.3f, F1 %.3f%n",
                     half == 0 ? "first" : "second", pairs.precision(), pairs.recall(), pairs.f1());

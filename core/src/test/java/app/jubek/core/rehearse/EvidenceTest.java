@@ -5,13 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
@@ -20,6 +19,7 @@ import app.jubek.core.schedule.Opening;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
+import app.jubek.core.view.MessageView;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -33,55 +33,59 @@ class EvidenceTest {
 
     private void mail(String sender, String subject) {
         count++;
-        InHand seen = Mails.inHand(Mails.read(Mails.from(sender, subject, "")));
+        MessageView seen = Mails.view(Mails.read(Mails.from(sender, subject, "")));
         corpus.add(new PastMessage(count, BEGIN.plusSeconds(count * 60L), seen));
     }
 
     private static Criterion subject(String... phrases) {
-        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
+        return TextCriterion.phrases(MessagePart.Kind.SUBJECT, List.of(phrases));
     }
 
     private static Criterion at(String domain) {
-        return new AddressTest(AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of(domain), false);
+        return new AddressCriterion(
+                AddressCriterion.AddressField.SENDER,
+                AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW,
+                List.of(domain),
+                false);
     }
 
     private static Rule rule(String id, Criterion picksOut, Criterion leavesOut, Ending ending) {
         return new Rule(new RuleId(id), 1, id, picksOut, leavesOut, List.of(new Step.File("Seeds")), ending, true);
     }
 
-    private Evidence evidence(Rule inHand, Rule... course) {
+    private Evidence evidence(Rule edited, Rule... others) {
         return Evidence.of(
-                RuleBook.of(List.of(course)), inHand.id(), corpus.since(BEGIN), Opening.usual(ZoneOffset.UTC));
+                RuleBook.of(List.of(others)), edited.id(), corpus.since(BEGIN), Opening.usual(ZoneOffset.UTC));
     }
 
     @Test
-    void countersSayHowPastMailStandsToTheRuleInHand() {
+    void countersSayHowPastMailStandsToTheEditedRule() {
         mail("a@school.example", "guided visit");
         mail("b@school.example", "guided visit, invoice");
         mail("c@school.example", "term dates");
         mail("d@other.example", "guided visit");
         mail("e@school.example", "urgent guided visit");
-        Rule inHand = rule(
+        Rule edited = rule(
                 "hand",
-                new Group(Group.How.ALL, List.of(at("school.example"), subject("guided visit"))),
-                new Group(Group.How.ANY, List.of(subject("invoice"))),
-                Ending.GOES_ON);
-        Rule earlier = rule("earlier", subject("urgent"), new Nothing(), Ending.ENDS_HERE);
-        Rule later = rule("later", subject("visit"), new Nothing(), Ending.ENDS_HERE);
-        Evidence evidence = evidence(inHand, earlier, inHand, later);
+                new Group(Group.Quantifier.ALL, List.of(at("school.example"), subject("guided visit"))),
+                new Group(Group.Quantifier.ANY, List.of(subject("invoice"))),
+                Ending.CONTINUE);
+        Rule earlier = rule("earlier", subject("urgent"), new Nothing(), Ending.STOP_HERE);
+        Rule later = rule("later", subject("visit"), new Nothing(), Ending.STOP_HERE);
+        Evidence evidence = evidence(edited, earlier, edited, later);
         assertThat(java.util.Arrays.stream(Counter.values()).map(c -> c + " " + evidence.count(c)))
                 .containsExactly(
                         "PICKED 1",
                         "LEFT_OUT 1",
-                        "TAKEN_EARLIER 1",
-                        "ALSO_LATER 1",
+                        "STOPPED_EARLIER 1",
+                        "LATER_RULES_ACT 1",
                         "NEAR_MISS 2",
                         "OUTSIDE_ITS_HOURS 0");
-        assertThat(evidence.takenBy(evidence.standings().get(4)))
+        assertThat(evidence.takenBy(evidence.results().get(4)))
                 .extracting(Rule::name)
                 .containsExactly("hand", "later");
         assertThat(evidence.picksOut())
-                .extracting(CriterionFigures::reach, CriterionFigures::effect)
+                .extracting(CriterionFigures::matches, CriterionFigures::effect)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(4, 1), org.assertj.core.groups.Tuple.tuple(4, 1));
         assertThat(evidence.leavesOut().get(0).effect()).isEqualTo(1);
     }
@@ -96,12 +100,12 @@ class EvidenceTest {
                     words.get(random.nextInt(5)) + " " + words.get(random.nextInt(5)));
         }
         for (Ending ending : Ending.values()) {
-            Rule inHand = rule("hand", subject("visit", "seeds"), subject("invoice"), Ending.GOES_ON);
-            Evidence evidence = evidence(inHand, rule("earlier", subject("urgent"), new Nothing(), ending), inHand);
-            int meet = evidence.picksOut().get(0).reach();
+            Rule edited = rule("hand", subject("visit", "seeds"), subject("invoice"), Ending.CONTINUE);
+            Evidence evidence = evidence(edited, rule("earlier", subject("urgent"), new Nothing(), ending), edited);
+            int meet = evidence.picksOut().get(0).matches();
             assertThat(evidence.count(Counter.PICKED)
                             + evidence.count(Counter.LEFT_OUT)
-                            + evidence.count(Counter.TAKEN_EARLIER))
+                            + evidence.count(Counter.STOPPED_EARLIER))
                     .isEqualTo(meet);
         }
     }
@@ -109,7 +113,7 @@ class EvidenceTest {
     @Test
     void aPausedRuleIsJudgedAsIfItWereOn() {
         mail("a@school.example", "guided visit");
-        Rule on = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        Rule on = rule("hand", subject("visit"), new Nothing(), Ending.CONTINUE);
         Rule paused = new Rule(on.id(), 1, "hand", on.picksOut(), on.leavesOut(), on.steps(), on.ending(), false);
         assertThat(evidence(paused, paused).count(Counter.PICKED)).isEqualTo(1);
     }
@@ -117,7 +121,7 @@ class EvidenceTest {
     @Test
     void aRuleIsJudgedAsIfActiveAndACounterSaysHowManyCameOutsideItsHours() {
         mail("a@school.example", "visit");
-        Rule always = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        Rule always = rule("hand", subject("visit"), new Nothing(), Ending.CONTINUE);
         Rule days = new Rule(
                 always.id(),
                 1,
@@ -138,7 +142,7 @@ class EvidenceTest {
         mail("a@school.example", "guided visit");
         mail("b@school.example", "term dates");
         mail("c@elsewhere.example", "something");
-        Criterion both = new Group(Group.How.ALL, List.of(subject("visit"), at("school.example")));
+        Criterion both = new Group(Group.Quantifier.ALL, List.of(subject("visit"), at("school.example")));
         AllOrAny shown = AllOrAny.of(both, corpus.since(BEGIN)).orElseThrow();
         assertThat(shown.all()).contains(0);
         assertThat(shown.one()).contains(new AllOrAny.One(1, 1));
@@ -149,18 +153,25 @@ class EvidenceTest {
     void anotherOrderSaysWhichMailChangesHands() {
         mail("a@school.example", "visit");
         mail("b@school.example", "visit, price list");
-        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.ENDS_HERE);
-        Rule prices = rule("prices", subject("price list"), new Nothing(), Ending.ENDS_HERE);
-        Rule silent = rule("silent", subject("no such words"), new Nothing(), Ending.ENDS_HERE);
+        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.STOP_HERE);
+        Rule prices = rule("prices", subject("price list"), new Nothing(), Ending.STOP_HERE);
+        Rule silent = rule("silent", subject("no such words"), new Nothing(), Ending.STOP_HERE);
         RuleBook before = RuleBook.of(List.of(visits, prices, silent));
         List<ChangesHands.Change> changes = ChangesHands.between(
-                        before, RuleBook.of(List.of(prices, visits, silent)), corpus.since(BEGIN))
+                        before,
+                        RuleBook.of(List.of(prices, visits, silent)),
+                        corpus.since(BEGIN),
+                        Opening.usual(ZoneOffset.UTC))
                 .changes();
         assertThat(changes).singleElement().satisfies(change -> {
             assertThat(change.before()).containsExactly(visits);
             assertThat(change.after()).containsExactly(prices);
         });
-        assertThat(ChangesHands.between(before, RuleBook.of(List.of(silent, visits, prices)), corpus.since(BEGIN))
+        assertThat(ChangesHands.between(
+                                before,
+                                RuleBook.of(List.of(silent, visits, prices)),
+                                corpus.since(BEGIN),
+                                Opening.usual(ZoneOffset.UTC))
                         .changes())
                 .isEmpty();
     }
@@ -168,10 +179,10 @@ class EvidenceTest {
     @Test
     void messagesThatComeInAreSeenByTheNextQuestionNewestFirst() {
         mail("a@school.example", "visit one");
-        Rule rule = rule("hand", subject("visit"), new Nothing(), Ending.GOES_ON);
+        Rule rule = rule("hand", subject("visit"), new Nothing(), Ending.CONTINUE);
         assertThat(evidence(rule, rule).count(Counter.PICKED)).isEqualTo(1);
         mail("a@school.example", "visit two");
-        assertThat(evidence(rule, rule).standings())
+        assertThat(evidence(rule, rule).results())
                 .extracting(s -> s.message().subject())
                 .containsExactly("visit two", "visit one");
     }

@@ -6,21 +6,23 @@ import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.Step;
+import app.jubek.core.view.MessageView;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -42,19 +44,23 @@ class ReviewTest {
             String subject = WORDS.get(i % WORDS.size()) + " " + i
                     + (i % 24 == 0 ? " is not cancelled" : i % 24 == 6 ? " was cancelled" : "")
                     + (i % 5 == 0 ? " for the artwork" : "");
-            InHand seen = Mails.inHand(
-                    Mails.read(Mails.from("w" + i % 7 + "@school" + i % 4 + ".example", subject, "hello")));
+            MessageView seen =
+                    Mails.view(Mails.read(Mails.from("w" + i % 7 + "@school" + i % 4 + ".example", subject, "hello")));
             corpus.add(new PastMessage(i, Instant.EPOCH.plusSeconds(i), seen));
         }
         return corpus.since(Instant.EPOCH);
     }
 
     private static Criterion words(String... phrases) {
-        return TextTest.phrases(Part.Kind.SUBJECT, List.of(phrases));
+        return TextCriterion.phrases(MessagePart.Kind.SUBJECT, List.of(phrases));
     }
 
     private static Criterion from(String domain) {
-        return new AddressTest(AddressTest.Part.SENDER, AddressTest.How.AT_DOMAIN_OR_BELOW, List.of(domain), false);
+        return new AddressCriterion(
+                AddressCriterion.AddressField.SENDER,
+                AddressCriterion.AddressMatch.AT_DOMAIN_OR_BELOW,
+                List.of(domain),
+                false);
     }
 
     private static Rule rule(String id, Criterion picksOut, Ending ending, Step... steps) {
@@ -62,7 +68,7 @@ class ReviewTest {
     }
 
     private static Rule files(String id, Criterion picksOut) {
-        return rule(id, picksOut, Ending.ENDS_HERE, new Step.File(id));
+        return rule(id, picksOut, Ending.STOP_HERE, new Step.File(id));
     }
 
     private static Step.Redirect redirect(String local) {
@@ -85,42 +91,43 @@ class ReviewTest {
     }
 
     private Set<Sort> sorts(List<Rule> rules) {
-        return Review.of(RuleBook.of(rules), past, Mails.VISITS).stream()
+        return Review.of(RuleBook.of(rules), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC)).stream()
                 .map(Finding::sort)
                 .collect(Collectors.toSet());
     }
 
     private List<Rule> fault(Sort sort) {
         String word = WORDS.get(random.nextInt(WORDS.size()));
-        Rule mail = rule("mail", words(word), Ending.GOES_ON, redirect("noor"));
+        Rule mail = rule("mail", words(word), Ending.CONTINUE, redirect("noor"));
         return switch (sort) {
-            case BACK_TO_OWN_MAILBOX -> List.of(rule("fault", words(word), Ending.GOES_ON, redirect("photos")));
+            case BACK_TO_OWN_MAILBOX -> List.of(rule("fault", words(word), Ending.CONTINUE, redirect("photos")));
             case CAN_NEVER_MATCH ->
                 List.of(files(
-                        "fault", new Group(Group.How.ALL, List.of(from("school0.example"), from("school1.example")))));
+                        "fault",
+                        new Group(Group.Quantifier.ALL, List.of(from("school0.example"), from("school1.example")))));
             case NEVER_REACHED ->
                 List.of(
                         files("all", from("example")),
-                        files("fault", new Group(Group.How.ALL, List.of(from("school1.example"), words(word)))));
-            case SAME_AS_ANOTHER -> List.of(mail, rule("same", words(word), Ending.GOES_ON, redirect("noor")));
+                        files("fault", new Group(Group.Quantifier.ALL, List.of(from("school1.example"), words(word)))));
+            case SAME_AS_ANOTHER -> List.of(mail, rule("same", words(word), Ending.CONTINUE, redirect("noor")));
             case TWO_REPLIES ->
                 List.of(
-                        rule("first", words(word), Ending.GOES_ON, answer()),
-                        rule("fault", from("school0.example"), Ending.ENDS_HERE, answer()),
-                        rule("again", from("school1.example"), Ending.ENDS_HERE, answer()));
+                        rule("first", words(word), Ending.CONTINUE, answer()),
+                        rule("fault", from("school0.example"), Ending.STOP_HERE, answer()),
+                        rule("again", from("school1.example"), Ending.STOP_HERE, answer()));
             case FORWARD_AND_REDIRECT ->
                 List.of(
                         mail,
                         rule(
                                 "fault",
                                 from("example"),
-                                Ending.GOES_ON,
+                                Ending.CONTINUE,
                                 new Step.Forward(redirect("noor").to(), "")));
-            case TOO_BROAD -> List.of(rule("fault", from("example"), Ending.GOES_ON, redirect("noor")));
-            case PART_OF_LONGER_WORDS -> List.of(rule("fault", words("art"), Ending.GOES_ON, redirect("noor")));
-            case NEGATED -> List.of(rule("fault", words("cancelled"), Ending.GOES_ON, redirect("noor")));
-            case COVERED_VALUES -> List.of(rule("fault", words(word, "a " + word), Ending.GOES_ON, redirect("noor")));
-            case NEVER_MATCHED -> List.of(rule("fault", words("no such words"), Ending.GOES_ON, redirect("noor")));
+            case TOO_BROAD -> List.of(rule("fault", from("example"), Ending.CONTINUE, redirect("noor")));
+            case PART_OF_LONGER_WORDS -> List.of(rule("fault", words("art"), Ending.CONTINUE, redirect("noor")));
+            case NEGATED -> List.of(rule("fault", words("cancelled"), Ending.CONTINUE, redirect("noor")));
+            case COVERED_VALUES -> List.of(rule("fault", words(word, "a " + word), Ending.CONTINUE, redirect("noor")));
+            case NEVER_MATCHED -> List.of(rule("fault", words("no such words"), Ending.CONTINUE, redirect("noor")));
         };
     }
 
@@ -138,13 +145,14 @@ class ReviewTest {
                 List<Rule> rules = new ArrayList<>(fault(sort));
                 rules.addAll(sensible());
                 RuleBook book = RuleBook.of(rules);
-                List<Finding> found = Review.of(book, past, Mails.VISITS);
+                List<Finding> found = Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC));
                 assertThat(found).extracting(Finding::sort).as(sort.toString()).contains(sort);
                 Finding finding =
                         found.stream().filter(f -> f.sort() == sort).findFirst().orElseThrow();
                 finding.remedy()
-                        .ifPresent(remedy -> assertThat(Review.of(remedy.book(), past, Mails.VISITS))
-                                .as(sort + ": " + remedy.words())
+                        .ifPresent(remedy -> assertThat(
+                                        Review.of(remedy.book(), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC)))
+                                .as(sort + ": " + Mails.words(remedy.what()))
                                 .noneMatch(f -> f.sort() == sort && f.rule().equals(finding.rule())));
             }
         }
@@ -152,12 +160,13 @@ class ReviewTest {
 
     @Test
     void aFindingSaysItsCauseWithAnExampleAndWhatOneClickDoes() {
-        Finding finding =
-                Review.of(RuleBook.of(fault(Sort.NEGATED)), past, Mails.VISITS).get(0);
-        assertThat(finding.cause()).isEqualTo("10 messages it takes say “not cancelled”.");
+        Finding finding = Review.of(RuleBook.of(fault(Sort.NEGATED)), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC))
+                .get(0);
+        assertThat(finding.cause()).isEqualTo(FindingText.PICKS_WHAT_DENIES.with(10, "not cancelled"));
         assertThat(past.message(finding.example().orElseThrow()).subject()).contains("not cancelled");
-        assertThat(finding.remedy().orElseThrow().words()).isEqualTo("Leave out “not cancelled”");
-        assertThat(finding.remedy().orElseThrow().book().rules().get(0).inWords())
+        assertThat(finding.remedy().orElseThrow().what()).isEqualTo(RemedyText.LEAVE_OUT.with("not cancelled"));
+        assertThat(Mails.words(
+                        finding.remedy().orElseThrow().book().rules().get(0).statement()))
                 .contains("except mail with “not cancelled” in the subject");
     }
 

@@ -3,21 +3,22 @@ package app.jubek.core.rule;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Value;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Cover;
 import app.jubek.core.step.Flag;
-import app.jubek.core.step.Into;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.Step;
-import app.jubek.core.text.Value;
+import app.jubek.core.step.TargetFolder;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
@@ -34,25 +35,29 @@ class RuleTest {
         return new Rule(new RuleId("r"), 1, name, picksOut, leavesOut, steps, Ending.presetFor(steps), on);
     }
 
-    private static TextTest words(String phrase, boolean negated) {
-        return new TextTest(Part.of(Part.Kind.SUBJECT), List.of(Value.phrase(phrase)), negated);
+    private static TextCriterion words(String phrase, boolean negated) {
+        return new TextCriterion(MessagePart.of(MessagePart.Kind.SUBJECT), List.of(Value.phrase(phrase)), negated);
     }
 
     @Test
     void aRuleReadsBackAsOneSentence() {
         Criterion picksOut = new Group(
-                Group.How.ALL,
+                Group.Quantifier.ALL,
                 List.of(
-                        new AddressTest(
-                                AddressTest.Part.SENDER, AddressTest.How.IS, List.of("alarm@sensors.example"), false),
+                        new AddressCriterion(
+                                AddressCriterion.AddressField.SENDER,
+                                AddressCriterion.AddressMatch.IS,
+                                List.of("alarm@sensors.example"),
+                                false),
                         words("test", true)));
-        assertThat(rule("n", picksOut, words("pump", false), List.of(REDIRECT, READ), true)
-                        .inWords())
+        assertThat(Mails.words(rule("n", picksOut, words("pump", false), List.of(REDIRECT, READ), true)
+                        .statement()))
                 .isEqualTo(
                         "Mail from alarm@sensors.example and without “test” in the subject is redirected to duty@ostrel-gardens.example"
                                 + " and marked read, except mail with “pump” in the subject.");
-        assertThat(rule("n", new Everything(), new Nothing(), List.of(), false).inWords())
-                .isEqualTo("Mail of every kind is left as it is, for nothing is chosen yet.");
+        assertThat(Mails.words(rule("n", new Everything(), new Nothing(), List.of(), false)
+                        .statement()))
+                .isEqualTo("Mail of every kind is left alone: no action is chosen yet.");
     }
 
     @Test
@@ -79,9 +84,9 @@ class RuleTest {
     @Test
     void handingOnAndMarkingGoOnFilingAndAnsweringEnd() {
         Step answer = new Step.Reply("", "x", Duration.ofDays(7));
-        assertThat(Ending.presetFor(List.of(REDIRECT, READ))).isEqualTo(Ending.GOES_ON);
-        assertThat(Ending.presetFor(List.of(REDIRECT, FILE))).isEqualTo(Ending.ENDS_HERE);
-        assertThat(Ending.presetFor(List.of(answer))).isEqualTo(Ending.ENDS_HERE);
+        assertThat(Ending.presetFor(List.of(REDIRECT, READ))).isEqualTo(Ending.CONTINUE);
+        assertThat(Ending.presetFor(List.of(REDIRECT, FILE))).isEqualTo(Ending.STOP_HERE);
+        assertThat(Ending.presetFor(List.of(answer))).isEqualTo(Ending.STOP_HERE);
     }
 
     @Test
@@ -104,28 +109,32 @@ class RuleTest {
     @Test
     void stepsReadAsOneLine() {
         MailAddress duty = MailAddress.of("duty@ostrel-gardens.example");
-        assertThat(new Step.Redirect(List.of(duty), List.of("Guides"), false).done())
+        assertThat(Mails.words(new Step.Redirect(List.of(duty), List.of("Guides"), false).statement()))
                 .isEqualTo("redirected to duty@ostrel-gardens.example and the group “Guides”");
-        Into senders = new Into("Senders", Optional.of(Into.Each.SENDER), Optional.empty());
-        assertThat(new Step.File(senders).done()).isEqualTo("filed in Senders, one folder for each sender");
-        assertThat(new Step.Copy(senders.below("a/b%c")).done()).isEqualTo("copied to Senders/a_b_c");
-        Into inbox = new Into("inbox", Optional.empty(), Optional.of(duty));
-        assertThat(new Step.File(inbox).done()).isEqualTo("filed in the inbox of duty@ostrel-gardens.example");
-        assertThat(new Step.LookBy(0).done()).isEqualTo("flagged to be looked at the same day");
-        assertThat(new Step.LookBy(3).mark(LocalDate.of(2026, 12, 30)).add())
+        TargetFolder senders = new TargetFolder("Senders", Optional.of(TargetFolder.Each.SENDER), Optional.empty());
+        assertThat(Mails.words(new Step.File(senders).statement()))
+                .isEqualTo("filed in Senders, one folder for each sender");
+        assertThat(Mails.words(new Step.Copy(senders.below("a/b%c")).statement()))
+                .isEqualTo("copied to Senders/a_b_c");
+        TargetFolder inbox = new TargetFolder("inbox", Optional.empty(), Optional.of(duty));
+        assertThat(Mails.words(new Step.File(inbox).statement()))
+                .isEqualTo("filed in the inbox of duty@ostrel-gardens.example");
+        assertThat(Mails.words(new Step.Remind(0).statement())).isEqualTo("flagged, with a reminder the same day");
+        assertThat(new Step.Remind(3).mark(LocalDate.of(2026, 12, 30)).add())
                 .containsExactly("\\Flagged", "look-by-2027-01-02");
-        assertThat(Often.aDay(3).inWords()).isEqualTo("to each request, at most 3 times a day per writer");
-        assertThat(Often.PRESET.inWords()).isEqualTo("once per writer in 7 days");
-        assertThat(Cover.Heading.PRESET.of("Visit?")).isEqualTo("Fwd: Visit?");
-        assertThat(new Cover.Heading("[tour]", false).of("Visit?")).isEqualTo("[tour] Visit?");
+        assertThat(Mails.words(ReplyFrequency.aDay(3).statement()))
+                .isEqualTo("to each request, at most 3 times a day per sender");
+        assertThat(Mails.words(ReplyFrequency.PRESET.statement())).isEqualTo("once per sender in 7 days");
+        assertThat(ForwardOptions.Heading.PRESET.of("Visit?")).isEqualTo("Fwd: Visit?");
+        assertThat(new ForwardOptions.Heading("[tour]", false).of("Visit?")).isEqualTo("[tour] Visit?");
     }
 
     @Test
     void settingsOfStepsThatCanNotBeMeantAreRefusedWithTheWayOut() {
-        assertThatThrownBy(() -> Often.aDay(4)).hasMessageContaining("one to 3 times a day");
-        assertThatThrownBy(() -> new Step.LookBy(400)).hasMessageContaining("within 0 to 365 days");
-        assertThatThrownBy(() -> new Cover.Heading(" ", true)).hasMessageContaining("needs words");
-        assertThatThrownBy(() -> new Cover.Heading("a\nb", false)).hasMessageContaining("one line");
+        assertThatThrownBy(() -> ReplyFrequency.aDay(4)).hasMessageContaining("one to 3 times a day");
+        assertThatThrownBy(() -> new Step.Remind(400)).hasMessageContaining("within 0 to 365 days");
+        assertThatThrownBy(() -> new ForwardOptions.Heading(" ", true)).hasMessageContaining("needs words");
+        assertThatThrownBy(() -> new ForwardOptions.Heading("a\nb", false)).hasMessageContaining("one line");
         assertThatThrownBy(() -> new AnswersTo.InText("(", List.of(MailAddress.of("form@ostrel-gardens.example"))))
                 .hasMessageContaining("is no pattern");
         assertThatThrownBy(() -> new AnswersTo.InText(AnswersTo.InText.USUAL, List.of()))

@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.Refusal;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ReplyFrequency;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
@@ -61,15 +62,15 @@ class ReplyGuardTest {
     /** RFC 5230 §4.6 names these local parts; those that refuse answers by name are common practice. */
     @ParameterizedTest
     @CsvSource({
-        "MAILER-DAEMON,SYSTEM_WRITER",
-        "owner-seeds,SYSTEM_WRITER",
-        "seeds-request,SYSTEM_WRITER",
-        "listserv,SYSTEM_WRITER",
-        "majordomo,SYSTEM_WRITER",
-        "seeds-bounces,SYSTEM_WRITER",
-        "noreply,NO_REPLY_WRITER",
-        "No-Reply,NO_REPLY_WRITER",
-        "donotreply,NO_REPLY_WRITER",
+        "MAILER-DAEMON,SYSTEM_SENDER",
+        "owner-seeds,SYSTEM_SENDER",
+        "seeds-request,SYSTEM_SENDER",
+        "listserv,SYSTEM_SENDER",
+        "majordomo,SYSTEM_SENDER",
+        "seeds-bounces,SYSTEM_SENDER",
+        "noreply,NO_REPLY_SENDER",
+        "No-Reply,NO_REPLY_SENDER",
+        "donotreply,NO_REPLY_SENDER",
         "postmaster,POSTMASTER"
     })
     void aMachinesAddressIsNeverAnswered(String local, Reason reason) {
@@ -87,17 +88,17 @@ class ReplyGuardTest {
     @Test
     void noOrSeveralWritersGetNoAnswer() {
         assertThat(against("Return-Path: <a@b.example>\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
-                .contains(Reason.NOT_ONE_WRITER);
+                .contains(Reason.NOT_ONE_SENDER);
         assertThat(
                         against(
                                 "Return-Path: <a@b.example>\r\nFrom: a@b.example, c@b.example\r\nTo: visits@ostrel-gardens.example\r\n\r\n"))
-                .contains(Reason.NOT_ONE_WRITER);
+                .contains(Reason.NOT_ONE_SENDER);
     }
 
     @Test
     void theMailboxNeverAnswersItselfUnderAnyOfItsAddresses() {
         assertThat(against(Mails.from("photos+x@ostrel-gardens.example", "s", "t")))
-                .contains(Reason.OWN_WRITER);
+                .contains(Reason.OWN_SENDER);
     }
 
     /** RFC 5230 §4.5: an own address must be named among the recipients; an alias the rule names counts. */
@@ -167,18 +168,21 @@ class ReplyGuardTest {
     @Test
     void aWriterGetsOneAnswerOfARuleInItsDaysAndThreeOfAllRulesInADay() {
         Set<String> anna = Set.of("anna@school.example");
-        Ledger sixDaysAgo = new Ledger(List.of(new Ledger.Entry("a", anna, Mails.NOW.minus(Duration.ofDays(6)))));
-        assertThat(sixDaysAgo.against("a", Often.PRESET, anna, Mails.NOW)).isPresent();
-        assertThat(sixDaysAgo.against("b", Often.PRESET, anna, Mails.NOW)).isEmpty();
-        assertThat(sixDaysAgo.against("a", Often.PRESET, Set.of("tom@school.example"), Mails.NOW))
+        ReplyHistory sixDaysAgo =
+                new ReplyHistory(List.of(new ReplyHistory.Entry("a", anna, Mails.NOW.minus(Duration.ofDays(6)))));
+        assertThat(sixDaysAgo.against("a", ReplyFrequency.PRESET, anna, Mails.NOW))
+                .isPresent();
+        assertThat(sixDaysAgo.against("b", ReplyFrequency.PRESET, anna, Mails.NOW))
                 .isEmpty();
-        assertThat(sixDaysAgo.against("a", Often.once(Duration.ofDays(5)), anna, Mails.NOW))
+        assertThat(sixDaysAgo.against("a", ReplyFrequency.PRESET, Set.of("tom@school.example"), Mails.NOW))
                 .isEmpty();
-        List<Ledger.Entry> three = IntStream.range(0, 3)
-                .mapToObj(i -> new Ledger.Entry("r" + i, anna, Mails.NOW.minusSeconds(i)))
+        assertThat(sixDaysAgo.against("a", ReplyFrequency.once(Duration.ofDays(5)), anna, Mails.NOW))
+                .isEmpty();
+        List<ReplyHistory.Entry> three = IntStream.range(0, 3)
+                .mapToObj(i -> new ReplyHistory.Entry("r" + i, anna, Mails.NOW.minusSeconds(i)))
                 .toList();
-        assertThat(new Ledger(three)
-                        .against("a", Often.PRESET, anna, Mails.NOW)
+        assertThat(new ReplyHistory(three)
+                        .against("a", ReplyFrequency.PRESET, anna, Mails.NOW)
                         .orElseThrow()
                         .reason())
                 .isEqualTo(Reason.ANSWERS_A_DAY);
@@ -207,13 +211,13 @@ class ReplyGuardTest {
         assertThat(Clearance.look(outside, Mails.VISITS)).isEmpty();
     }
 
-    private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean letGo, int mailbox, int rule) {
+    private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean approved, int mailbox, int rule) {
         return Clearance.look(
                 outgoing,
                 new Clearance.Now(
                         Mails.VISITS,
                         on,
-                        letGo,
+                        approved,
                         false,
                         new Clearance.Flow(mailbox, 200),
                         new Clearance.Flow(rule, 100)));

@@ -17,8 +17,8 @@ class StepStateTest {
     /** Somebody may have moved or deleted the message while we were about to. */
     @Test
     void workInAFolderMayTurnOutToBeNeedless() {
-        assertThat(StepState.SENDING.mayBecome(StepState.DROPPED)).isTrue();
-        assertThat(StepState.SENT.mayBecome(StepState.DROPPED)).isFalse();
+        assertThat(StepState.SENDING.mayBecome(StepState.DISCARDED)).isTrue();
+        assertThat(StepState.SENT.mayBecome(StepState.DISCARDED)).isFalse();
     }
 
     @Test

@@ -50,7 +50,7 @@ class OpenListsTest {
                     .limit(GIVEN)
                     .boxed()
                     .toList();
-            Proposal first = Suggest.of(past, wanted, unwanted, OpenPast.OWN).get(0);
+            Suggestion first = Suggest.of(past, wanted, unwanted, OpenPast.OWN).get(0);
             BitSet taken = new BitSet();
             first.elsewhere().forEach(taken::set);
             BitSet rest = new BitSet();

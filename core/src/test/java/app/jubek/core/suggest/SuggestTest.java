@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.Mails;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.InHand;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.TextTest;
+import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Step;
+import app.jubek.core.view.MessageView;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -26,16 +26,16 @@ class SuggestTest {
 
     private int mail(String sender, String subject, String text) {
         int place = corpus.size();
-        InHand seen = Mails.inHand(Mails.read(Mails.from(sender, subject, text)));
+        MessageView seen = Mails.view(Mails.read(Mails.from(sender, subject, text)));
         corpus.add(new PastMessage(place, Instant.EPOCH.plusSeconds(place), seen));
         return place;
     }
 
     private String first(List<Integer> wanted, List<Integer> unwanted) {
-        return Suggest.of(corpus.since(Instant.EPOCH), wanted, unwanted, Mails.VISITS)
+        return Mails.words(Suggest.of(corpus.since(Instant.EPOCH), wanted, unwanted, Mails.VISITS)
                 .get(0)
                 .picksOut()
-                .inWords();
+                .statement());
     }
 
     private void otherMail() {
@@ -87,9 +87,11 @@ class SuggestTest {
         int example = mail("cy@school.example", "May we have a guided visit?");
         Start start = Start.of(corpus.since(Instant.EPOCH), example, Mails.VISITS);
         assertThat(start.kept())
-                .extracting(kept -> kept.criterion().inWords())
+                .extracting(kept -> Mails.words(kept.criterion().statement()))
                 .containsExactly("from anyone at school.example", "with “guided visit” in the subject");
-        assertThat(start.also()).extracting(also -> also.criterion().inWords()).contains("from cy@school.example");
+        assertThat(start.also())
+                .extracting(also -> Mails.words(also.criterion().statement()))
+                .contains("from cy@school.example");
     }
 
     @Test
@@ -115,23 +117,23 @@ class SuggestTest {
         picked.add(mail("a@school.example", "Price list, guided visit"));
         int example = mail("b@school.example", "The price list, guided visit fees");
         picked.add(example);
-        Exceptions.Spared first = Exceptions.of(corpus.since(Instant.EPOCH), picked, example, Mails.VISITS)
+        Exceptions.Excluded first = Exceptions.of(corpus.since(Instant.EPOCH), picked, example, Mails.VISITS)
                 .get(0);
-        assertThat(first.criterion().inWords()).isEqualTo("with “price list” in the subject");
-        assertThat(first.spares()).isEqualTo(2);
+        assertThat(Mails.words(first.criterion().statement())).isEqualTo("with “price list” in the subject");
+        assertThat(first.excludes()).isEqualTo(2);
         assertThat(first.keeps()).isEqualTo(10);
     }
 
     @Test
     void aRuleThatNearlyTakesAMessageTakesItWithOneValueMore() {
-        InHand seen = Mails.inHand(Mails.read(Mails.from("anna@school.example", "Class booking for May", "x")));
+        MessageView seen = Mails.view(Mails.read(Mails.from("anna@school.example", "Class booking for May", "x")));
         app.jubek.core.criteria.Criterion picksOut = new app.jubek.core.criteria.Group(
-                app.jubek.core.criteria.Group.How.ALL,
+                app.jubek.core.criteria.Group.Quantifier.ALL,
                 List.of(
                         Where.SENDER_DOMAIN.test(List.of("school.example")),
-                        TextTest.phrases(Part.Kind.SUBJECT, List.of("guided visit"))));
+                        TextCriterion.phrases(MessagePart.Kind.SUBJECT, List.of("guided visit"))));
         Rule rule = new Rule(
-                new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(new Step.File("X")), Ending.ENDS_HERE, true);
+                new RuleId("r"), 1, "r", picksOut, new Nothing(), List.of(new Step.File("X")), Ending.STOP_HERE, true);
         Addition addition = Addition.of(rule, seen, Mails.VISITS).orElseThrow();
         assertThat(addition.value()).isEqualTo("Class booking");
         assertThat(addition.changed().picksOut().holds(seen)).isTrue();

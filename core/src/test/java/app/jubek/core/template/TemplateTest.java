@@ -197,7 +197,7 @@ class TemplateTest {
                         .faults(TODAY, sound))
                 .singleElement()
                 .satisfies(fault -> assertThat(fault.sort()).isEqualTo(Sort.DRIFTED_APART))
-                .satisfies(fault -> assertThat(fault.words()).contains("“monday”, “tuesday”"));
+                .satisfies(fault -> assertThat(Mails.words(fault.what())).contains("“monday”, “tuesday”"));
     }
 
     /** The markup rules are those of a sanitizer (jsoup); what may act or load is common practice. */

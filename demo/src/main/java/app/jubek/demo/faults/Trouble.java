@@ -10,9 +10,7 @@ public enum Trouble {
     MESSAGE_TOO_LARGE(Fault.answer(Stage.SMTP_BEFORE_DOT, "", "552 5.3.4 message too large")),
     SENDER_REFUSED(Fault.answer(Stage.SMTP_COMMAND, "^MAIL FROM:<[^>]", "553 5.7.1 not your address")),
     NULL_SENDER_REFUSED(Fault.answer(Stage.SMTP_COMMAND, "^MAIL FROM:<>", "550 5.7.1 no null sender here")),
-    SMTP_PASSWORD_REFUSED(
-            Fault.rewrite("^250 (?!.*AUTH)(?=SMTPUTF8|Ok$|HELP)", "250-AUTH PLAIN\r\n250 "),
-            Fault.answer(Stage.SMTP_COMMAND, "^AUTH", "535 5.7.8 wrong password")),
+    SMTP_PASSWORD_REFUSED(Fault.answer(Stage.SMTP_COMMAND, "^AUTH", "535 5.7.8 wrong password")),
     SMTP_HANGS_AT_GREETING(Fault.hold(Stage.SMTP_GREETING, "")),
     SMTP_HANGS_BEFORE_MAIL(Fault.hold(Stage.SMTP_COMMAND, "^MAIL FROM")),
     SMTP_HANGS_AFTER_DOT(Fault.hold(Stage.SMTP_AFTER_DOT, "")),

@@ -9,7 +9,7 @@ import java.io.OutputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 
-/** One end of a relayed conversation, by lines and octets. */
+/** One end of a relayed conversation, by lines and bytes. */
 final class Wire implements AutoCloseable {
     private Socket socket;
     private InputStream in;
@@ -30,20 +30,20 @@ final class Wire implements AutoCloseable {
         return socket;
     }
 
-    /** A line with its end; empty at the end of the stream. Octets as ISO 8859-1. */
+    /** A line with its end; empty at the end of the stream. Bytes as ISO 8859-1. */
     String line() throws IOException {
         ByteArrayOutputStream line = new ByteArrayOutputStream();
-        int octet;
+        int next;
         do {
-            octet = in.read();
-            if (octet >= 0) {
-                line.write(octet);
+            next = in.read();
+            if (next >= 0) {
+                line.write(next);
             }
-        } while (octet >= 0 && octet != '\n');
+        } while (next >= 0 && next != '\n');
         return line.toString(StandardCharsets.ISO_8859_1);
     }
 
-    /** Passes octets on as they are. */
+    /** Passes bytes on as they are. */
     void copyTo(Wire other, long count) throws IOException {
         byte[] buffer = new byte[1 << 16];
         long left = count;

@@ -26,7 +26,7 @@ record Draft(
     }
 
     /** An attached file. */
-    record Enclosure(String name, String mediaType, byte[] octets) {}
+    record Enclosure(String name, String mediaType, byte[] bytes) {}
 
     static Draft plain(String kind, Person from, String subject, String text) {
         return new Draft(

@@ -12,7 +12,7 @@ import java.util.Random;
 
 /**
  * Past mail of the visits desk: 7,000 messages over 180 days, in recurring kinds and a long tail. The same seed and end
- * give the same mail, octet for octet.
+ * give the same mail, byte for byte.
  */
 public final class GardenMail {
     public static final long SEED = 20_260_401L;
@@ -48,7 +48,7 @@ public final class GardenMail {
      *
      * @param kind the recurring kind it was made from, for tests
      */
-    public record Letter(String kind, String folder, Instant received, boolean seen, byte[] octets) {}
+    public record Letter(String kind, String folder, Instant received, boolean seen, byte[] bytes) {}
 
     /** All mail up to an instant; none is younger than it. */
     public static GardenMail of(long seed, Instant end) {
@@ -68,7 +68,7 @@ public final class GardenMail {
             if (at.isBefore(end)) {
                 Draft draft = kinds.next(at);
                 boolean seen = at.isBefore(end.minus(RECENT)) || random.nextBoolean();
-                letters.add(new Letter(draft.kind(), "INBOX", at, seen, Rendering.octets(draft, at, ++number)));
+                letters.add(new Letter(draft.kind(), "INBOX", at, seen, Rendering.bytes(draft, at, ++number)));
                 draft.answers().ifPresent(id -> sent.add(sent(id, draft, at.minus(RECENT))));
             }
         }

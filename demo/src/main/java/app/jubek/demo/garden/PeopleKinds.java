@@ -39,7 +39,7 @@ final class PeopleKinds {
     }
 
     Draft photoPermit(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String what = Person.pick(
                 random,
                 List.of("Wedding pictures", "Engagement pictures", "A fashion shoot", "Macro pictures of orchids"));
@@ -47,13 +47,13 @@ final class PeopleKinds {
                 ? "photo permit"
                 : what + " on " + Kinds.day(at, 30 + random.nextInt(90)) + ": photo permit?";
         String text = "Hello,\n\ndo we need a permit for " + what.toLowerCase(java.util.Locale.ROOT) + "? We would be "
-                + (2 + random.nextInt(9)) + " people.\n\nKind regards\n" + writer.name();
-        return Draft.plain("photo-permit", writer, subject, text).to("photos@ostrel-gardens.example");
+                + (2 + random.nextInt(9)) + " people.\n\nKind regards\n" + sender.name();
+        return Draft.plain("photo-permit", sender, subject, text).to("photos@ostrel-gardens.example");
     }
 
     Draft schoolVisit(Instant at) {
         String domain = Person.pick(random, SCHOOLS);
-        Person writer =
+        Person sender =
                 random.nextInt(3) == 0 ? Person.at("School office", "office@" + domain) : Person.in(random, domain);
         int pupils = 14 + random.nextInt(20);
         String on = Kinds.day(at, 14 + random.nextInt(60));
@@ -72,32 +72,32 @@ final class PeopleKinds {
         String text = "Dear visits desk,\n\nwe would like to come with " + pupils + " pupils on " + on
                 + ". Please tell us "
                 + Person.pick(random, List.of("what the guided visit costs", "what it costs", "when the café opens"))
-                + " and where the coach may stop.\n\nWith thanks\n" + writer.name()
+                + " and where the coach may stop.\n\nWith thanks\n" + sender.name()
                 + "\n-- \n" + domain;
-        Draft draft = Draft.plain("school-visit", writer, subject, text);
+        Draft draft = Draft.plain("school-visit", sender, subject, text);
         return random.nextInt(3) == 0 ? draft.in(Draft.Form.ALTERNATIVE) : draft;
     }
 
     Draft lostProperty(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String thing = Person.pick(random, THINGS);
         return Draft.plain(
                 "lost-property",
-                writer,
+                sender,
                 "Lost: a " + thing + " on " + Person.pick(random, List.of("Sunday", "Saturday", "Friday", "Tuesday")),
-                "I believe I left a " + thing + " near the lily pond. Has it been handed in?\n\n" + writer.name());
+                "I believe I left a " + thing + " near the lily pond. Has it been handed in?\n\n" + sender.name());
     }
 
     Draft shiftSwap(Instant at) {
-        Person writer = Person.in(random, "volunteers.ostrel-gardens.example");
+        Person sender = Person.in(random, "volunteers.ostrel-gardens.example");
         String day = Person.pick(random, List.of("Saturday", "Sunday", "Thursday"));
         String subject = Person.pick(
                 random, List.of("Swap " + day + " morning?", "Can't make " + day, "Swap my " + day + " shift"));
         return Draft.plain(
                 "shift-swap",
-                writer,
+                sender,
                 subject,
-                "Could somebody take my " + day + " shift? I can do the one after.\n" + writer.first());
+                "Could somebody take my " + day + " shift? I can do the one after.\n" + sender.first());
     }
 
     Draft coachArrival(Instant at) {
@@ -116,43 +116,43 @@ final class PeopleKinds {
     }
 
     Draft openingHours(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String day =
                 Person.pick(random, List.of("Easter Monday", "a bank holiday", Kinds.day(at, 9), "New Year's Day"));
         return Draft.plain(
                 "opening-hours",
-                writer,
+                sender,
                 "Are you open on " + day + "?",
-                "Are you open on " + day + ", and until when?\n" + writer.first());
+                "Are you open on " + day + ", and until when?\n" + sender.first());
     }
 
     Draft plantQuestion(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         byte[] picture = new byte[600 + random.nextInt(900)];
         random.nextBytes(picture);
         return Draft.plain(
                         "plant-question",
-                        writer,
+                        sender,
                         "What plant is this?",
-                        "I took this by the east wall. What is it called?\n" + writer.name())
+                        "I took this by the east wall. What is it called?\n" + sender.name())
                 .enclosing(new Draft.Enclosure("leaf-" + random.nextInt(999) + ".jpg", "image/jpeg", picture));
     }
 
     Draft conversation(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String id = "<desk." + Math.abs(random.nextLong()) + "@ostrel-gardens.example>";
         String subject = "Re: " + Person.pick(random, TAIL_SUBJECTS);
         return Draft.plain(
                         "conversation",
-                        writer,
+                        sender,
                         subject,
-                        "Thank you, that helps.\n\n" + writer.first()
+                        "Thank you, that helps.\n\n" + sender.first()
                                 + "\n\n> We are happy to help.\n> Ilse Varga, visits desk")
                 .with("In-Reply-To: " + id, "References: " + id);
     }
 
     Draft tail(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String subject =
                 Person.pick(random, TAIL_SUBJECTS) + (random.nextBoolean() ? "" : " (" + random.nextInt(60) + ")");
         String text = "Good day,\n\n"
@@ -163,8 +163,8 @@ final class PeopleKinds {
                                 "could you tell me whom I may ask about this?",
                                 "I could not find this on your pages.",
                                 "may we come back to this when the snow is gone?"))
-                + "\n\n" + writer.name();
-        return Draft.plain("tail", writer, subject, text)
+                + "\n\n" + sender.name();
+        return Draft.plain("tail", sender, subject, text)
                 .to(random.nextInt(5) == 0 ? "info@ostrel-gardens.example" : GardenMail.VISITS);
     }
 }

@@ -6,7 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Base64;
 import java.util.Locale;
 
-/** Writes a draft out as the octets a mailbox would hold. */
+/** Writes a draft out as the bytes a mailbox would hold. */
 final class Rendering {
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
@@ -15,7 +15,7 @@ final class Rendering {
 
     private Rendering() {}
 
-    static byte[] octets(Draft draft, Instant at, int number) {
+    static byte[] bytes(Draft draft, Instant at, int number) {
         String date = DATE.format(at.atZone(GardenMail.ZONE));
         StringBuilder out = new StringBuilder();
         field(out, "Return-Path", "<" + draft.returnPath() + ">");
@@ -57,7 +57,7 @@ final class Rendering {
             out.append("--").append(boundary).append(EOL);
             field(out, "Content-Type", file.mediaType() + "; name=\"" + file.name() + "\"");
             field(out, "Content-Disposition", "attachment; filename=\"" + file.name() + "\"");
-            encoded(out, file.octets());
+            encoded(out, file.bytes());
             end(out, boundary);
             return;
         }
@@ -115,9 +115,9 @@ final class Rendering {
         }
     }
 
-    private static void encoded(StringBuilder out, byte[] octets) {
+    private static void encoded(StringBuilder out, byte[] bytes) {
         field(out, "Content-Transfer-Encoding", "base64");
-        out.append(EOL).append(BASE64.encodeToString(octets)).append(EOL);
+        out.append(EOL).append(BASE64.encodeToString(bytes)).append(EOL);
     }
 
     private static void field(StringBuilder out, String name, String value) {

@@ -35,12 +35,12 @@ final class SystemKinds {
     }
 
     Draft seedList(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         String plant = Person.pick(random, PLANTS);
         String subject = random.nextInt(3) > 0 ? "[seeds] " + plant + " wanted" : "[seeds] " + plant + " to share";
         String text = "Has anyone fresh seed of " + plant + " this year? I can offer " + Person.pick(random, PLANTS)
-                + " in exchange, about " + (10 + random.nextInt(90)) + " seeds.\n\n" + writer.first();
-        return Draft.plain("seed-list", writer, subject, text)
+                + " in exchange, about " + (10 + random.nextInt(90)) + " seeds.\n\n" + sender.first();
+        return Draft.plain("seed-list", sender, subject, text)
                 .to("wishes@seedlist.example")
                 .path("wishes-bounces@seedlist.example")
                 .with(
@@ -108,10 +108,10 @@ final class SystemKinds {
     }
 
     Draft awayNotice(Instant at) {
-        Person writer = Person.anyone(random);
+        Person sender = Person.anyone(random);
         return Draft.plain(
                         "away-notice",
-                        writer,
+                        sender,
                         "Away until " + Kinds.day(at, 10),
                         "I am away and read my mail again on " + Kinds.day(at, 10) + ".")
                 .path("")
@@ -119,8 +119,8 @@ final class SystemKinds {
     }
 
     Draft calendar(Instant at) {
-        Person writer = Person.in(random, "ostrel-gardens.example");
-        return Draft.plain("calendar", writer, "Invitation: rota meeting on " + Kinds.day(at, 3), "Rota meeting.")
+        Person sender = Person.in(random, "ostrel-gardens.example");
+        return Draft.plain("calendar", sender, "Invitation: rota meeting on " + Kinds.day(at, 3), "Rota meeting.")
                 .in(Draft.Form.CALENDAR);
     }
 

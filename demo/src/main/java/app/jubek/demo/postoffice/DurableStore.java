@@ -169,16 +169,16 @@ final class DurableStore implements Store {
         AtomicLong next = (AtomicLong) field(folder, "nextUid");
         for (FolderJournal.Kept kept : state.messages()) {
             next.set(kept.uid());
-            folder.appendMessage(message(kept.octets()), kept.flags(), Date.from(kept.received()));
+            folder.appendMessage(message(kept.bytes()), kept.flags(), Date.from(kept.received()));
         }
         next.set(state.uidNext());
     }
 
-    private static MimeMessage message(Path octets) {
-        try (InputStream in = Files.newInputStream(octets)) {
+    private static MimeMessage message(Path bytes) {
+        try (InputStream in = Files.newInputStream(bytes)) {
             return new MimeMessage(NO_SESSION, in);
         } catch (IOException | MessagingException unreadable) {
-            throw new IllegalStateException("can't read " + octets, unreadable);
+            throw new IllegalStateException("can't read " + bytes, unreadable);
         }
     }
 
@@ -203,7 +203,7 @@ final class DurableStore implements Store {
         }
     }
 
-    static byte[] octets(StoredMessage message) {
+    static byte[] bytes(StoredMessage message) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
             message.getMimeMessage().writeTo(out);
@@ -237,7 +237,7 @@ final class DurableStore implements Store {
                 uids.add(message.getUid());
                 journal.added(
                         message.getUid(),
-                        octets(message),
+                        bytes(message),
                         message.getReceivedDate().toInstant(),
                         message.getFlags());
             }

@@ -27,7 +27,7 @@ final class FolderJournal {
     }
 
     /** A message as the journal knows it. */
-    record Kept(long uid, Instant received, Flags flags, Path octets) {}
+    record Kept(long uid, Instant received, Flags flags, Path bytes) {}
 
     /** A folder as the journal knows it; uidNext is above every UID ever given. */
     record State(long uidValidity, long uidNext, List<Kept> messages) {}
@@ -45,9 +45,9 @@ final class FolderJournal {
         line("V " + uidValidity);
     }
 
-    void added(long uid, byte[] octets, Instant received, Flags flags) {
+    void added(long uid, byte[] bytes, Instant received, Flags flags) {
         try {
-            Files.write(octets(uid), octets);
+            Files.write(bytes(uid), bytes);
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }
@@ -61,7 +61,7 @@ final class FolderJournal {
     void expunged(long uid) {
         line("X " + uid);
         try {
-            Files.deleteIfExists(octets(uid));
+            Files.deleteIfExists(bytes(uid));
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         }
@@ -98,14 +98,14 @@ final class FolderJournal {
                     long uid = Long.parseLong(words[1]);
                     Instant received = Instant.ofEpochMilli(Long.parseLong(words[2]));
                     Flags flags = FlagWords.read(words.length > 3 ? words[3] : "");
-                    messages.put(uid, new Kept(uid, received, flags, octets(uid)));
+                    messages.put(uid, new Kept(uid, received, flags, bytes(uid)));
                     next = Math.max(next, uid + 1);
                 }
                 case "F" -> {
                     String flags = words.length > 3 ? words[2] + " " + words[3] : words.length > 2 ? words[2] : "";
                     messages.computeIfPresent(
                             Long.parseLong(words[1]),
-                            (uid, kept) -> new Kept(uid, kept.received(), FlagWords.read(flags), kept.octets()));
+                            (uid, kept) -> new Kept(uid, kept.received(), FlagWords.read(flags), kept.bytes()));
                 }
                 case "X" -> messages.remove(Long.parseLong(words[1]));
                 default -> throw new IllegalStateException("unknown line in " + journal() + ": " + line);
@@ -140,7 +140,7 @@ final class FolderJournal {
         return folder.resolve("journal");
     }
 
-    private Path octets(long uid) {
+    private Path bytes(long uid) {
         return folder.resolve(uid + ".eml");
     }
 }

@@ -85,7 +85,7 @@ final class Mailboxes extends Managers {
 
     List<byte[]> raw(String address, String name) {
         return folder(address, name).map(MailFolder::getMessages).orElse(List.of()).stream()
-                .map(DurableStore::octets)
+                .map(DurableStore::bytes)
                 .toList();
     }
 
@@ -94,16 +94,16 @@ final class Mailboxes extends Managers {
         store.renumber(folder(address, name).orElseThrow());
     }
 
-    void deliver(String address, byte[] octets, Instant received) {
-        append(address, "INBOX", octets, new Flags(), received);
+    void deliver(String address, byte[] bytes, Instant received) {
+        append(address, "INBOX", bytes, new Flags(), received);
     }
 
-    void append(String address, String folder, byte[] octets, Flags flags, Instant received) {
+    void append(String address, String folder, byte[] bytes, Flags flags, Instant received) {
         GreenMailUser user = named(address);
         try {
             MailFolder into = folders.getFolder(user, folder);
             MailFolder target = into == null ? folders.createMailbox(user, folder) : into;
-            MimeMessage message = new MimeMessage(DurableStore.NO_SESSION, new ByteArrayInputStream(octets));
+            MimeMessage message = new MimeMessage(DurableStore.NO_SESSION, new ByteArrayInputStream(bytes));
             target.appendMessage(message, flags, Date.from(received));
         } catch (FolderException | com.icegreen.greenmail.imap.AuthorizationException | MessagingException failed) {
             throw new IllegalStateException(failed);

@@ -47,7 +47,7 @@ public final class PostOffice implements AutoCloseable {
         certificates = new Certificates(settings.data().resolve("certificates"));
         clock = new OffsetClock(settings.data().resolve("clock-offset"));
         mailboxes = new Mailboxes(settings.data(), settings.password());
-        smtp = new SmtpSide(mailboxes, clock, arrivals);
+        smtp = new SmtpSide(mailboxes, settings.password(), clock, arrivals);
         imap = new ImapServer(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
         control = new ControlApi(
                 settings, mailboxes, clock, new FaultApi(bench, certificates, mailboxes, this::breakOff));
@@ -97,11 +97,11 @@ public final class PostOffice implements AutoCloseable {
     }
 
     /** Takes a message as if it had come by SMTP, past everything that is to go wrong. */
-    public void deliver(String from, String to, byte[] octets) {
-        smtp.take(from, to, octets);
+    public void deliver(String from, String to, byte[] bytes) {
+        smtp.take(from, to, bytes);
     }
 
-    /** The octets of every message in a folder; empty when there is no such folder. */
+    /** The bytes of every message in a folder; empty when there is no such folder. */
     public List<byte[]> raw(String address, String folder) {
         return mailboxes.raw(address, folder);
     }
@@ -122,7 +122,7 @@ public final class PostOffice implements AutoCloseable {
             return;
         }
         for (GardenMail.Letter letter : letters) {
-            mailboxes.append(address, letter.folder(), letter.octets(), flags(letter), letter.received());
+            mailboxes.append(address, letter.folder(), letter.bytes(), flags(letter), letter.received());
         }
     }
 
@@ -152,7 +152,7 @@ public final class PostOffice implements AutoCloseable {
                 given.number("imap"),
                 given.number("control"),
                 given.text("password"));
-        PostOffice office = new PostOffice(settings, octets -> {});
+        PostOffice office = new PostOffice(settings, bytes -> {});
         given.optional("fill-until").ifPresent(until -> {
             Instant end = until.equals("now") ? office.clock().instant() : Instant.parse(until);
             int messages = given.optional("messages").map(Integer::parseInt).orElse(GardenMail.MESSAGES);

@@ -13,30 +13,40 @@ import java.util.List;
 import java.util.Locale;
 import org.subethamail.smtp.MessageContext;
 import org.subethamail.smtp.MessageHandler;
+import org.subethamail.smtp.auth.EasyAuthenticationHandlerFactory;
+import org.subethamail.smtp.auth.LoginFailedException;
 import org.subethamail.smtp.server.SMTPServer;
 
-/** The accepting side: takes mail for anybody, writes the trace fields on top and delivers. */
+/**
+ * The accepting side: takes mail for anybody, also from those who do not sign in, as mail servers of recipients do; writes
+ * the trace fields on top and delivers.
+ */
 final class SmtpSide {
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
-    private static final int MAX_OCTETS = 64 << 20;
+    private static final int MAX_BYTES = 64 << 20;
 
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
     private final Arrivals arrivals;
     private final SMTPServer server;
 
-    SmtpSide(Mailboxes mailboxes, OffsetClock clock, Arrivals arrivals) {
+    SmtpSide(Mailboxes mailboxes, String password, OffsetClock clock, Arrivals arrivals) {
         this.mailboxes = mailboxes;
         this.clock = clock;
         this.arrivals = arrivals;
         this.server = SMTPServer.port(0)
                 .bindAddress(java.net.InetAddress.getLoopbackAddress())
                 .hostName("post-office.example")
-                .maxMessageSize(MAX_OCTETS)
+                .maxMessageSize(MAX_BYTES)
                 .maxRecipients(1_000)
                 .insertReceivedHeaders(false)
                 .fromAddressValidator(address -> true)
+                .authenticationHandlerFactory(new EasyAuthenticationHandlerFactory((user, given, context) -> {
+                    if (!given.equals(password)) {
+                        throw new LoginFailedException();
+                    }
+                }))
                 .messageHandlerFactory(Handler::new)
                 .build();
     }
@@ -54,20 +64,20 @@ final class SmtpSide {
     }
 
     /** Delivers a message with the trace fields on top. */
-    void take(String from, String to, byte[] octets) {
+    void take(String from, String to, byte[] bytes) {
         Instant now = clock.instant();
-        mailboxes.deliver(to, traced("localhost", from, to, octets, now), now);
+        mailboxes.deliver(to, traced("localhost", from, to, bytes, now), now);
     }
 
-    private static byte[] traced(String helo, String from, String recipient, byte[] octets, Instant now) {
+    private static byte[] traced(String helo, String from, String recipient, byte[] bytes, Instant now) {
         String trace = "Return-Path: <" + from + ">\r\n"
                 + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
                 + "\tfor <" + recipient + ">; " + DATE.format(now.atOffset(ZoneOffset.UTC)) + "\r\n";
         String checks = SenderChecks.of(from);
         trace += checks.isEmpty() ? "" : "Authentication-Results: " + checks + "\r\n";
-        ByteArrayOutputStream whole = new ByteArrayOutputStream(octets.length + trace.length());
+        ByteArrayOutputStream whole = new ByteArrayOutputStream(bytes.length + trace.length());
         whole.writeBytes(trace.getBytes(StandardCharsets.US_ASCII));
-        whole.writeBytes(octets);
+        whole.writeBytes(bytes);
         return whole.toByteArray();
     }
 
@@ -92,13 +102,13 @@ final class SmtpSide {
 
         @Override
         public String data(InputStream content) throws IOException {
-            byte[] octets = content.readAllBytes();
+            byte[] bytes = content.readAllBytes();
             Instant now = clock.instant();
             String helo = context.getHelo().orElse("unknown");
             for (String recipient : recipients) {
-                mailboxes.deliver(recipient, traced(helo, from, recipient, octets, now), now);
+                mailboxes.deliver(recipient, traced(helo, from, recipient, bytes, now), now);
             }
-            arrivals.accepted(octets);
+            arrivals.accepted(bytes);
             return "accepted";
         }
 

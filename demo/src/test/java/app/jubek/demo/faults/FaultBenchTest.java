@@ -44,7 +44,7 @@ class FaultBenchTest {
     @BeforeEach
     void open() throws IOException {
         settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
-        office = new PostOffice(settings, octets -> {});
+        office = new PostOffice(settings, bytes -> {});
         office.open(List.of(NOOR));
         office.start();
     }
@@ -174,7 +174,7 @@ class FaultBenchTest {
         }));
         command("{\"renumber\":\"INBOX\",\"of\":\"" + NOOR + "\"}");
         office.close();
-        office = new PostOffice(settings, octets -> {});
+        office = new PostOffice(settings, bytes -> {});
         office.start();
         assertThat(imap((store, inbox) -> {
                     inbox.open(Folder.READ_ONLY);
@@ -193,7 +193,7 @@ class FaultBenchTest {
             return store.getFolder("Old").renameTo(store.getFolder("New"));
         });
         office.close();
-        office = new PostOffice(settings, octets -> {});
+        office = new PostOffice(settings, bytes -> {});
         office.start();
         assertThat(imap((store, inbox) -> store.getFolder("New").getMessageCount()))
                 .isEqualTo("1");

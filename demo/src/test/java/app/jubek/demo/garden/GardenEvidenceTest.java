@@ -5,23 +5,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.recurring.Kind;
-import app.jubek.core.recurring.Kinds;
+import app.jubek.core.recurring.RecurringKinds;
 import app.jubek.core.review.Review;
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.suggest.Proposal;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.suggest.Suggest;
+import app.jubek.core.suggest.Suggestion;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
 import app.jubek.formats.rulebook.RuleBookJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -43,7 +45,7 @@ class GardenEvidenceTest {
         MessageReading reading = new MessageReading(Limits.standard());
         List<PastMessage> past = new ArrayList<>();
         for (GardenMail.Letter letter : INBOX) {
-            Setting setting = new Setting(
+            MessageContext context = new MessageContext(
                     OWN,
                     AddressBook.empty(),
                     letter.received(),
@@ -51,8 +53,9 @@ class GardenEvidenceTest {
                     GardenMail.ZONE,
                     false,
                     VISITS.address(),
-                    "INBOX");
-            InHand seen = new InHand(reading.read(letter.octets()), setting);
+                    "INBOX",
+                    false);
+            MessageView seen = new MessageView(reading.read(letter.bytes()), context);
             past.add(new PastMessage(past.size(), letter.received(), seen));
         }
         return past;
@@ -61,7 +64,7 @@ class GardenEvidenceTest {
     /** Pairs of messages put together, among those that recur; the tail recurs by accident only. */
     @Test
     void theKindsTheMailWasMadeFromAreFoundAgain() {
-        List<Kind> kinds = Kinds.of(PAST, OWN);
+        List<Kind> kinds = RecurringKinds.of(PAST, OWN);
         long together = 0;
         long right = 0;
         for (Kind kind : kinds) {
@@ -93,8 +96,8 @@ class GardenEvidenceTest {
 
     @Test
     void aFewMoreMessagesDoNotReshuffleTheList() {
-        List<Kind> before = Kinds.of(PAST.subList(0, 6_950), OWN);
-        List<Kind> after = Kinds.of(PAST, OWN);
+        List<Kind> before = RecurringKinds.of(PAST.subList(0, 6_950), OWN);
+        List<Kind> after = RecurringKinds.of(PAST, OWN);
         Map<String, Kind> byKey = new HashMap<>();
         after.forEach(kind -> byKey.put(kind.key(), kind));
         assertThat(before)
@@ -111,17 +114,18 @@ class GardenEvidenceTest {
         Corpus corpus = new Corpus(100, Long.MAX_VALUE);
         PAST.forEach(corpus::add);
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
-        assertThat(Review.of(book, corpus.since(Instant.EPOCH), OWN)).isEmpty();
+        assertThat(Review.of(book, corpus.since(Instant.EPOCH), OWN, Opening.usual(ZoneOffset.UTC)))
+                .isEmpty();
     }
 
-    /** From three school visits and three other messages of the same writers and words. */
+    /** From three school visits and three other messages of the same senders and words. */
     @Test
     void threeVisitsAndAnInvoiceAreToldApart() {
         Corpus corpus = new Corpus(100, Long.MAX_VALUE);
         PAST.forEach(corpus::add);
         List<Integer> visits = places("Guided visit for", 3);
         List<Integer> others = places("Invoice for our guided visit", 2);
-        Proposal first =
+        Suggestion first =
                 Suggest.of(corpus.since(Instant.EPOCH), visits, others, OWN).get(0);
         assertThat(first.missed()).isEmpty();
         assertThat(first.wrong()).isEmpty();

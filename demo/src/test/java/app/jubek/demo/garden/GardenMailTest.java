@@ -3,17 +3,17 @@ package app.jubek.demo.garden;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.InHand;
-import app.jubek.core.criteria.Setting;
-import app.jubek.core.decide.Course;
-import app.jubek.core.decide.Outcome;
-import app.jubek.core.message.MessageReading;
+import app.jubek.core.decide.Silence;
+import app.jubek.core.decide.Trace;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.SentBy;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
 import app.jubek.formats.rulebook.RuleBookJson;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -37,7 +37,7 @@ class GardenMailTest {
             .toList();
 
     private static ReadMessage read(GardenMail.Letter letter) {
-        return new MessageReading(Limits.standard()).read(letter.octets());
+        return new MessageReading(Limits.standard()).read(letter.bytes());
     }
 
     @Test
@@ -53,7 +53,7 @@ class GardenMailTest {
 
     private static byte[] digest(long seed) throws NoSuchAlgorithmException {
         MessageDigest digest = MessageDigest.getInstance("SHA-256");
-        GardenMail.of(seed, CLOCK_CHANGE).letters().forEach(letter -> digest.update(letter.octets()));
+        GardenMail.of(seed, CLOCK_CHANGE).letters().forEach(letter -> digest.update(letter.bytes()));
         return digest.digest();
     }
 
@@ -88,7 +88,7 @@ class GardenMailTest {
     void everyDemoRuleTakesItsMailAndTwoOfThemTakeTheSame() throws IOException {
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
         MailAddress visits = MailAddress.of("visits@ostrel-gardens.example");
-        Setting setting = new Setting(
+        MessageContext context = new MessageContext(
                 new OwnSide(visits, List.of(visits), List.of("ostrel-gardens.example")),
                 AddressBook.empty(),
                 CLOCK_CHANGE,
@@ -96,15 +96,14 @@ class GardenMailTest {
                 ZoneId.of("Europe/Stockholm"),
                 false,
                 visits.address(),
-                "INBOX");
+                "INBOX",
+                false);
         Map<String, Integer> taken = new HashMap<>();
         Map<List<String>, Integer> together = new HashMap<>();
         for (GardenMail.Letter letter : inbox) {
-            List<String> by = new Course(book)
-                    .run(new InHand(read(letter), setting)).stream()
-                            .filter(Outcome::isPicked)
-                            .map(o -> o.rule().id().value())
-                            .toList();
+            List<String> by = Trace.of(book, new MessageView(read(letter), context), Silence.none()).picking().stream()
+                    .map(rule -> rule.id().value())
+                    .toList();
             by.forEach(rule -> taken.merge(rule, 1, Integer::sum));
             together.merge(by, 1, Integer::sum);
         }

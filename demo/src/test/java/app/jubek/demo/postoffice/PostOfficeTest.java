@@ -31,7 +31,7 @@ class PostOfficeTest {
 
     private PostOffice open() throws IOException {
         settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
-        PostOffice office = new PostOffice(settings, octets -> {});
+        PostOffice office = new PostOffice(settings, bytes -> {});
         office.start();
         return office;
     }
@@ -60,9 +60,9 @@ class PostOfficeTest {
     }
 
     private static GardenMail.Letter letter(String subject) {
-        byte[] octets =
+        byte[] bytes =
                 ("From: a@b.example\r\nSubject: " + subject + "\r\n\r\nx\r\n").getBytes(StandardCharsets.US_ASCII);
-        return new GardenMail.Letter("test", "INBOX", Instant.parse("2026-03-29T10:00:00Z"), false, octets);
+        return new GardenMail.Letter("test", "INBOX", Instant.parse("2026-03-29T10:00:00Z"), false, bytes);
     }
 
     @Test
@@ -86,9 +86,9 @@ class PostOfficeTest {
     @Test
     void whoReadsAFolderIsNotDisturbedByMailThatComesIn() {
         Mailboxes mailboxes = new Mailboxes(folder, "ostrel");
-        mailboxes.deliver(NOOR, letter("one").octets(), Instant.EPOCH);
+        mailboxes.deliver(NOOR, letter("one").bytes(), Instant.EPOCH);
         List<StoredMessage> read = mailboxes.folder(NOOR, "INBOX").orElseThrow().getMessages();
-        mailboxes.deliver(NOOR, letter("two").octets(), Instant.EPOCH);
+        mailboxes.deliver(NOOR, letter("two").bytes(), Instant.EPOCH);
         assertThat(read).hasSize(1);
     }
 }

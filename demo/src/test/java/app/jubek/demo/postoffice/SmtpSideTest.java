@@ -32,7 +32,7 @@ class SmtpSideTest {
     @BeforeEach
     void open() throws IOException {
         settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
-        office = new PostOffice(settings, octets -> accepted.add(new String(octets, StandardCharsets.UTF_8)));
+        office = new PostOffice(settings, bytes -> accepted.add(new String(bytes, StandardCharsets.UTF_8)));
         office.start();
     }
 

@@ -57,7 +57,7 @@ final class Bench implements AutoCloseable {
         folder = Files.createTempDirectory("jubek-" + name);
         settings = new PostOffice.Settings(
                 folder.resolve("post"), FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
-        office = new PostOffice(settings, octets -> {});
+        office = new PostOffice(settings, bytes -> {});
         office.open(List.of(VISITS, EDUCATION, ANNA));
         office.start();
         try (InputStream rules = Bench.class.getResourceAsStream("/promises/rules.json")) {
@@ -142,9 +142,9 @@ final class Bench implements AutoCloseable {
 
     /** From somebody who was not answered yet. */
     String writeAnew(String subject) {
-        String writer = subject.replace(' ', '.') + "@school.example";
-        deliver(letter(writer, subject, "x"));
-        return writer;
+        String sender = subject.replace(' ', '.') + "@school.example";
+        deliver(letter(sender, subject, "x"));
+        return sender;
     }
 
     static byte[] letter(String from, String subject, String text) {
@@ -153,9 +153,9 @@ final class Bench implements AutoCloseable {
                 .getBytes(StandardCharsets.UTF_8);
     }
 
-    void deliver(byte[] octets) {
-        String from = field(new String(octets, StandardCharsets.ISO_8859_1), "From");
-        office.deliver(from, VISITS, octets);
+    void deliver(byte[] bytes) {
+        String from = field(new String(bytes, StandardCharsets.ISO_8859_1), "From");
+        office.deliver(from, VISITS, bytes);
     }
 
     interface Looking<T> {
@@ -183,7 +183,7 @@ final class Bench implements AutoCloseable {
     /** The messages of a folder, raw; as the post office keeps them, since to ask by IMAP for thousands takes long. */
     List<String> mail(String address, String name) {
         return office.raw(address, name).stream()
-                .map(octets -> new String(octets, StandardCharsets.UTF_8))
+                .map(bytes -> new String(bytes, StandardCharsets.UTF_8))
                 .toList();
     }
 
@@ -274,5 +274,20 @@ final class Bench implements AutoCloseable {
         faults().clear();
         nodes.forEach(Node::close);
         office.close();
+    }
+
+    /** The codes of why a step is where it is, outermost first, and of what to do. */
+    static List<String> codes(JsonNode step) {
+        List<String> codes = new ArrayList<>();
+        collect(step.path("because"), codes);
+        collect(step.path("advice"), codes);
+        return codes;
+    }
+
+    private static void collect(JsonNode statement, List<String> codes) {
+        if (statement.path("code").isString()) {
+            codes.add(statement.get("code").stringValue());
+            statement.path("arguments").forEach(argument -> collect(argument, codes));
+        }
     }
 }

@@ -1,5 +1,6 @@
 package app.jubek.e2e.promises;
 
+import java.io.File;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -23,6 +24,13 @@ final class Node implements AutoCloseable {
             .toAbsolutePath()
             .normalize();
 
+    /** What gives it rules to begin with; after the rest of the class path, so that the archive of classes fits. */
+    private static final Path DEMO = Path.of("../demo-server/target/jubek-demo-server-0.1.0.jar")
+            .toAbsolutePath()
+            .normalize();
+
+    private static final String MAIN = "app.jubek.server.JubekApplication";
+
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final CookieManager cookies = new CookieManager();
@@ -45,7 +53,7 @@ final class Node implements AutoCloseable {
         if (!Files.exists(archive)) {
             List<String> command = new ArrayList<>(List.of("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1"));
             command.addAll(List.of("-XX:ArchiveClassesAtExit=" + archive, "-Dspring.context.exit=onRefresh"));
-            command.addAll(List.of("-jar", APP.toString()));
+            command.addAll(List.of("-cp", APP.toString(), MAIN));
             command.addAll(arguments);
             ProcessBuilder builder = new ProcessBuilder(command)
                     .redirectErrorStream(true)
@@ -69,7 +77,7 @@ final class Node implements AutoCloseable {
             command.addAll(List.of("-Xshare:auto", "-Xlog:disable", "-XX:SharedArchiveFile=" + archive));
         }
         command.addAll(java);
-        command.addAll(List.of("-jar", APP.toString(), "--server.port=" + port));
+        command.addAll(List.of("-cp", APP + File.pathSeparator + DEMO, MAIN, "--server.port=" + port));
         command.addAll(arguments);
         ProcessBuilder builder = new ProcessBuilder(command)
                 .redirectErrorStream(true)
@@ -150,7 +158,7 @@ final class Node implements AutoCloseable {
                 .build());
     }
 
-    /** The path below the mailbox in hand, signed in when need be. */
+    /** The path below the current mailbox, signed in when need be. */
     private String mailbox() {
         JsonNode session = JSON.readTree(get("/api/session").body());
         if (!session.has("name")) {

@@ -40,7 +40,7 @@ class TwoNodesTest {
             for (int i = 0; i < MESSAGES; i++) {
                 bench.deliver(Bench.letter("n" + i + "@school.example", "group " + i, "x"));
             }
-            Bench.await("all is done", () -> done(bench, "group") == 3L * MESSAGES);
+            Bench.await("all is done", Duration.ofMinutes(3), () -> done(bench, "group") == 3L * MESSAGES);
             assertThat(bench.count("select count(*) from message where decision is not null"))
                     .isEqualTo(MESSAGES);
             List<String> arrived = bench.mail(EDUCATION, "INBOX").stream()

@@ -25,12 +25,12 @@ public final class MailboxFile implements AutoCloseable {
         line = readLine();
     }
 
-    /** Whether octets look like the beginning of such a file. */
-    public static boolean begins(byte[] octets) {
-        return startsWith(octets, 0);
+    /** Whether bytes look like the beginning of such a file. */
+    public static boolean begins(byte[] bytes) {
+        return startsWith(bytes, 0);
     }
 
-    /** The octets of the next message; empty at the end. */
+    /** The bytes of the next message; empty at the end. */
     public Optional<byte[]> next() throws IOException {
         while (line.length > 0 && !startsWith(line, 0)) {
             line = readLine();
@@ -80,15 +80,15 @@ public final class MailboxFile implements AutoCloseable {
     }
 
     private byte[] readLine() throws IOException {
-        ByteArrayOutputStream octets = new ByteArrayOutputStream();
-        int octet;
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        int next;
         do {
-            octet = in.read();
-            if (octet >= 0) {
-                octets.write(octet);
+            next = in.read();
+            if (next >= 0) {
+                bytes.write(next);
             }
-        } while (octet >= 0 && octet != '\n');
-        return octets.toByteArray();
+        } while (next >= 0 && next != '\n');
+        return bytes.toByteArray();
     }
 
     @Override

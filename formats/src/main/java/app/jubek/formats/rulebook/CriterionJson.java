@@ -4,7 +4,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.SimpleCriterion;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -16,7 +16,7 @@ final class CriterionJson {
     private CriterionJson() {}
 
     static Optional<Criterion> read(Reading at) {
-        for (Group.How how : Group.How.values()) {
+        for (Group.Quantifier how : Group.Quantifier.values()) {
             String member = how.name().toLowerCase(Locale.ROOT);
             if (at.has(member)) {
                 at.only(Set.of(member));
@@ -32,12 +32,12 @@ final class CriterionJson {
             at.only(Set.of());
             return Optional.empty();
         }
-        return TestReading.read(at);
+        return SimpleCriterionReading.read(at);
     }
 
     static ObjectNode write(Criterion criterion) {
-        if (criterion instanceof Test test) {
-            return TestWriting.write(test);
+        if (criterion instanceof SimpleCriterion test) {
+            return SimpleCriterionWriting.write(test);
         }
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         if (criterion instanceof Group group) {

@@ -1,15 +1,15 @@
 package app.jubek.formats.rulebook;
 
-import app.jubek.core.criteria.AddressTest;
-import app.jubek.core.criteria.NumberTest;
-import app.jubek.core.criteria.OrderTest;
-import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.AddressCriterion;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.criteria.NumberCriterion;
+import app.jubek.core.criteria.OrderCriterion;
 import app.jubek.core.criteria.Relation;
 import app.jubek.core.criteria.Trait;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
 import app.jubek.core.message.SentBy;
 import app.jubek.core.schedule.Schedule;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -19,21 +19,23 @@ import java.util.function.Function;
 
 /** Names that the format has for the constants of the engine, both ways. */
 final class Names<T> {
-    static final Names<Part.Kind> PARTS = new Names<Part.Kind>(Part.Kind.values(), Names::lower)
-            .but(Part.Kind.ADDED_TEXT, "what the writer added")
-            .but(Part.Kind.SUBJECT_OR_ADDED_TEXT, "subject or what the writer added");
-    static final Names<AddressTest.Part> ADDRESS_PARTS = new Names<AddressTest.Part>(
-                    AddressTest.Part.values(), Names::lower)
-            .but(AddressTest.Part.ANY, "any address");
-    static final Names<AddressTest.How> ADDRESS_HOWS = new Names<>(AddressTest.How.values(), Names::lower);
-    static final Names<How> HOWS = new Names<How>(How.values(), Names::lower).but(How.WORDS, "whole words");
+    static final Names<MessagePart.Kind> PARTS = new Names<MessagePart.Kind>(MessagePart.Kind.values(), Names::lower)
+            .but(MessagePart.Kind.ADDED_TEXT, "what the sender added")
+            .but(MessagePart.Kind.SUBJECT_OR_ADDED_TEXT, "subject or what the sender added");
+    static final Names<AddressCriterion.AddressField> ADDRESS_PARTS = new Names<AddressCriterion.AddressField>(
+                    AddressCriterion.AddressField.values(), Names::lower)
+            .but(AddressCriterion.AddressField.ANY, "any address");
+    static final Names<AddressCriterion.AddressMatch> ADDRESS_HOWS =
+            new Names<>(AddressCriterion.AddressMatch.values(), Names::lower);
+    static final Names<MatchType> HOWS =
+            new Names<MatchType>(MatchType.values(), Names::lower).but(MatchType.WORDS, "whole words");
     static final Names<Comparison> COMPARISONS = new Names<>(Comparison.values(), Names::lower);
-    static final Names<Part.Piece> PIECES = new Names<>(Part.Piece.values(), Names::lower);
-    static final Names<NumberTest.Measure> MEASURES = new Names<>(NumberTest.Measure.values(), Names::lower);
+    static final Names<MessagePart.Piece> PIECES = new Names<>(MessagePart.Piece.values(), Names::lower);
+    static final Names<NumberCriterion.Measure> MEASURES = new Names<>(NumberCriterion.Measure.values(), Names::lower);
     static final Names<Relation> RELATIONS = new Names<>(Relation.values(), Names::lower);
-    static final Names<OrderTest.Order> ORDERS = new Names<>(OrderTest.Order.values(), Names::lower);
+    static final Names<OrderCriterion.Order> ORDERS = new Names<>(OrderCriterion.Order.values(), Names::lower);
     static final Names<SentBy> SENDERS = new Names<>(SentBy.values(), Names::lower);
-    static final Names<Trait.Standing> STANDINGS = new Names<>(Trait.Standing.values(), Names::lower);
+    static final Names<Trait.Relationship> RELATIONSHIPS = new Names<>(Trait.Relationship.values(), Names::lower);
 
     static final Names<Schedule.Hours> HOURS = new Names<Schedule.Hours>(Schedule.Hours.values(), Names::lower)
             .but(Schedule.Hours.INSIDE, "inside opening hours")

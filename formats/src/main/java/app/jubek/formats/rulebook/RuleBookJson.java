@@ -14,13 +14,15 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Reads and writes rule books, format version 1. Unknown members are refused; all faults are reported together. */
+/** Reads and writes rule books, format version 2, and version 1 when reading. Unknown members are refused; all faults are reported together. */
 public final class RuleBookJson {
     /** The value of "format". */
     public static final String FORMAT = "jubek-rule-book";
 
-    /** The value of "formatVersion" that is written, and the only one that is read. */
-    public static final int FORMAT_VERSION = 1;
+    /** The value of "formatVersion" that is written. */
+    public static final int FORMAT_VERSION = 2;
+
+    private static final int OLDEST_VERSION = 1;
 
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
@@ -30,13 +32,14 @@ public final class RuleBookJson {
      * @throws FormatException with every fault and its path
      */
     public static RuleBook read(JsonNode document) {
-        Reading at = Reading.of(document);
+        Reading at = Reading.of(VersionOne.upgraded(document));
         at.only(Set.of("format", "formatVersion", "rules", "fence", "tail"));
         at.check(FORMAT.equals(at.text("format")), "format", "must be \"" + FORMAT + "\"");
+        int version = at.number("formatVersion", 0);
         at.check(
-                at.number("formatVersion", 0) == FORMAT_VERSION,
+                version >= OLDEST_VERSION && version <= FORMAT_VERSION,
                 "formatVersion",
-                "only version " + FORMAT_VERSION + " can be read");
+                "only the versions " + OLDEST_VERSION + " to " + FORMAT_VERSION + " can be read");
         RuleBook book = at.made(
                 RuleBook::empty,
                 () -> new RuleBook(
@@ -64,7 +67,7 @@ public final class RuleBookJson {
 
     /** One rule, as it stands in the "rules" of a book. */
     public static Rule readRule(JsonNode rule) {
-        Reading at = Reading.of(rule);
+        Reading at = Reading.of(VersionOne.upgraded(rule));
         Optional<Rule> read = RuleReading.read(at);
         at.throwIfFaulty();
         return read.orElseThrow(() -> new FormatException(List.of(new Fault("", "is no rule"))));
@@ -72,7 +75,7 @@ public final class RuleBookJson {
 
     /** One step, as it stands in the "does" of a rule. */
     public static Step readStep(String step) {
-        Reading at = Reading.of(MAPPER.readTree(step));
+        Reading at = Reading.of(VersionOne.upgraded(MAPPER.readTree(step)));
         Optional<Step> read = StepJson.read(at);
         at.throwIfFaulty();
         return read.orElseThrow();
@@ -96,7 +99,7 @@ public final class RuleBookJson {
 
     /** A criterion, as it stands in the "picksOut" of a rule. */
     public static Criterion readCriterion(JsonNode criterion) {
-        Reading at = Reading.of(criterion);
+        Reading at = Reading.of(VersionOne.upgraded(criterion));
         Optional<Criterion> read = CriterionJson.read(at);
         at.throwIfFaulty();
         return read.orElseThrow(() -> new FormatException(List.of(new Fault("", "is no criterion"))));

@@ -12,7 +12,8 @@ import java.util.Set;
 
 /** One rule from JSON. */
 final class RuleReading {
-    private static final Map<String, Ending> ENDINGS = Map.of("goes on", Ending.GOES_ON, "ends here", Ending.ENDS_HERE);
+    private static final Map<String, Ending> ENDINGS =
+            Map.of("continue", Ending.CONTINUE, "stop here", Ending.STOP_HERE);
 
     private RuleReading() {}
 
@@ -23,7 +24,7 @@ final class RuleReading {
         Optional<Criterion> leavesOut = at.optional("leavesOut", CriterionJson::read);
         Optional<Schedule> active = at.optional("active", ScheduleJson::read);
         Ending ending = ENDINGS.get(at.text("ending"));
-        at.check(ending != null, "ending", "must be \"goes on\" or \"ends here\"");
+        at.check(ending != null, "ending", "must be \"continue\" or \"stop here\"");
         if (picksOut.isEmpty() || ending == null) {
             at.list("does", StepJson::read);
             return Optional.empty();

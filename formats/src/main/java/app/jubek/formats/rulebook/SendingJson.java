@@ -2,9 +2,9 @@ package app.jubek.formats.rulebook;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.Cover;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.TemplateId;
 import java.time.Duration;
@@ -47,23 +47,25 @@ final class SendingJson {
 
     static Optional<Step> forward(Reading at) {
         at.only(FORWARD);
-        return at.attempt(() ->
-                new Step.Forward(at.texts("to", MailAddress::of), texts(at, "groups"), cover(at), at.flag("leaves")));
+        return at.attempt(() -> new Step.Forward(
+                at.texts("to", MailAddress::of), texts(at, "groups"), forwardOptions(at), at.flag("leaves")));
     }
 
-    private static Cover cover(Reading at) {
+    private static ForwardOptions forwardOptions(Reading at) {
         at.check(!(at.has("prefix") && at.has("subject")), "prefix", "stands beside a whole subject: take one");
-        Cover.Heading heading = at.has("subject")
-                ? new Cover.Heading(at.text("subject"), true)
-                : at.has("prefix") ? new Cover.Heading(at.text("prefix"), false) : Cover.Heading.PRESET;
-        return new Cover(
+        ForwardOptions.Heading heading = at.has("subject")
+                ? new ForwardOptions.Heading(at.text("subject"), true)
+                : at.has("prefix")
+                        ? new ForwardOptions.Heading(at.text("prefix"), false)
+                        : ForwardOptions.Heading.PRESET;
+        return new ForwardOptions(
                 at.text("note", ""),
                 template(at, "noteTemplate"),
                 heading,
                 at.flag("attached"),
                 address(at, "from"),
-                at.choice("answersGo", Cover.AnswersGo.values(), Cover.AnswersGo.TO_US)
-                        .orElse(Cover.AnswersGo.TO_US));
+                at.choice("answersGo", ForwardOptions.AnswersGo.values(), ForwardOptions.AnswersGo.TO_US)
+                        .orElse(ForwardOptions.AnswersGo.TO_US));
     }
 
     static Optional<Step> redirect(Reading at) {
@@ -76,18 +78,18 @@ final class SendingJson {
         at.only(REPLY);
         Optional<TemplateId> template = template(at, "template");
         String text = template.isPresent() ? at.text("text", "") : at.text("text");
-        return at.attempt(() -> new Step.Reply(template, at.text("subject", ""), text, manner(at)));
+        return at.attempt(() -> new Step.Reply(template, at.text("subject", ""), text, options(at)));
     }
 
-    private static Manner manner(Reading at) {
+    private static ReplyOptions options(Reading at) {
         at.check(!(at.has("oncePerDays") && at.has("timesADay")), "timesADay", "stands beside oncePerDays: take one");
-        Often often = at.has("timesADay")
-                ? Often.aDay(at.number("timesADay", 1))
-                : Often.once(Duration.ofDays(at.number("oncePerDays", Often.PRESET.days())));
+        ReplyFrequency frequency = at.has("timesADay")
+                ? ReplyFrequency.aDay(at.number("timesADay", 1))
+                : ReplyFrequency.once(Duration.ofDays(at.number("oncePerDays", ReplyFrequency.PRESET.days())));
         AnswersTo to =
                 at.<AnswersTo>optional("answersTo", SendingJson::answersTo).orElse(AnswersTo.Header.RETURN_PATH);
-        return new Manner(
-                often,
+        return new ReplyOptions(
+                frequency,
                 Optional.of(at.text("key", "")),
                 to,
                 at.flag("quotes"),
@@ -137,53 +139,53 @@ final class SendingJson {
             flag(node, "leaves", handOn.leaves());
         }
         if (step instanceof Step.Forward forward) {
-            write(node, forward.cover());
+            write(node, forward.options());
         } else if (step instanceof Step.Reply reply) {
             reply.template()
                     .ifPresentOrElse(
                             template -> node.put("template", template.value()),
                             () -> node.put("subject", reply.subject()).put("text", reply.text()));
-            write(node, reply.manner());
+            write(node, reply.options());
         }
         return node;
     }
 
-    private static void write(ObjectNode node, Cover cover) {
-        if (!cover.note().isEmpty()) {
-            node.put("note", cover.note());
+    private static void write(ObjectNode node, ForwardOptions options) {
+        if (!options.note().isEmpty()) {
+            node.put("note", options.note());
         }
-        cover.template().ifPresent(template -> node.put("noteTemplate", template.value()));
-        if (!cover.subject().equals(Cover.Heading.PRESET)) {
+        options.template().ifPresent(template -> node.put("noteTemplate", template.value()));
+        if (!options.subject().equals(ForwardOptions.Heading.PRESET)) {
             node.put(
-                    cover.subject().replaces() ? "subject" : "prefix",
-                    cover.subject().text());
+                    options.subject().replaces() ? "subject" : "prefix",
+                    options.subject().text());
         }
-        flag(node, "attached", cover.attached());
-        cover.from().ifPresent(from -> node.put("from", from.address()));
-        if (cover.answers() != Cover.AnswersGo.TO_US) {
-            node.put("answersGo", Reading.word(cover.answers()));
+        flag(node, "attached", options.attached());
+        options.from().ifPresent(from -> node.put("from", from.address()));
+        if (options.answers() != ForwardOptions.AnswersGo.TO_US) {
+            node.put("answersGo", Reading.word(options.answers()));
         }
     }
 
-    private static void write(ObjectNode node, Manner manner) {
-        if (manner.often().times() == 1) {
-            node.put("oncePerDays", manner.often().days());
+    private static void write(ObjectNode node, ReplyOptions options) {
+        if (options.frequency().times() == 1) {
+            node.put("oncePerDays", options.frequency().days());
         } else {
-            node.put("timesADay", manner.often().times());
+            node.put("timesADay", options.frequency().times());
         }
-        manner.key().ifPresent(key -> node.put("key", key));
-        if (manner.to() instanceof AnswersTo.InText found) {
+        options.key().ifPresent(key -> node.put("key", key));
+        if (options.to() instanceof AnswersTo.InText found) {
             put(
                     node.putObject("answersTo").put("part", "text").put("pattern", found.pattern()),
                     "forms",
                     found.forms());
-        } else if (manner.to() != AnswersTo.Header.RETURN_PATH) {
-            node.putObject("answersTo").put("part", Reading.word((AnswersTo.Header) manner.to()));
+        } else if (options.to() != AnswersTo.Header.RETURN_PATH) {
+            node.putObject("answersTo").put("part", Reading.word((AnswersTo.Header) options.to()));
         }
-        flag(node, "quotes", manner.quotes());
-        put(node, "copies", manner.copies());
-        manner.from().ifPresent(from -> node.put("from", from.address()));
-        flag(node, "inConversations", manner.inConversations());
+        flag(node, "quotes", options.quotes());
+        put(node, "copies", options.copies());
+        options.from().ifPresent(from -> node.put("from", from.address()));
+        flag(node, "inConversations", options.inConversations());
     }
 
     private static void put(ObjectNode node, String member, List<MailAddress> addresses) {

@@ -2,9 +2,9 @@ package app.jubek.formats.rulebook;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Flag;
-import app.jubek.core.step.Into;
 import app.jubek.core.step.Sound;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -33,13 +33,13 @@ final class StepJson {
                                 .toList(),
                         marks(at, "remove")));
             }
-            case "look by" -> {
+            case "remind" -> {
                 at.only(Set.of("do", "days"));
-                yield at.attempt(() -> new Step.LookBy(at.number("days", 0)));
+                yield at.attempt(() -> new Step.Remind(at.number("days", 0)));
             }
-            case "tell" -> {
+            case "notify" -> {
                 at.only(Set.of("do", "sound"));
-                yield at.choice("sound", Sound.values(), Sound.NONE).map(Step.Tell::new);
+                yield at.choice("sound", Sound.values(), Sound.NONE).map(Step.Notify::new);
             }
             case "trash", "delete", "keep", "archive", "out of junk" -> {
                 at.only(Set.of("do"));
@@ -53,7 +53,7 @@ final class StepJson {
         };
     }
 
-    private static Optional<Into> into(Reading at) {
+    private static Optional<TargetFolder> into(Reading at) {
         at.only(Set.of("do", "folder", "perSender", "perValue", "mailbox"));
         boolean perSender = at.flag("perSender");
         boolean perValue = at.flag("perValue");
@@ -61,10 +61,10 @@ final class StepJson {
                 !perSender || !perValue,
                 "perValue",
                 "a folder for each sender and for each value can't be had at once");
-        Optional<Into.Each> each = perSender
-                ? Optional.of(Into.Each.SENDER)
-                : Optional.of(Into.Each.VALUE).filter(value -> perValue);
-        return at.attempt(() -> new Into(
+        Optional<TargetFolder.Each> each = perSender
+                ? Optional.of(TargetFolder.Each.SENDER)
+                : Optional.of(TargetFolder.Each.VALUE).filter(value -> perValue);
+        return at.attempt(() -> new TargetFolder(
                 at.text("folder"),
                 each,
                 at.has("mailbox") ? Optional.of(MailAddress.of(at.text("mailbox"))) : Optional.empty()));
@@ -79,14 +79,14 @@ final class StepJson {
             return SendingJson.write(step);
         }
         ObjectNode node = JsonNodeFactory.instance.objectNode();
-        node.put("do", step instanceof Step.LookBy ? "look by" : Reading.word(step.kind()));
+        node.put("do", step instanceof Step.Remind ? "remind" : Reading.word(step.kind()));
         if (step instanceof Step.File file) {
-            write(node, file.into());
+            write(node, file.target());
         } else if (step instanceof Step.Copy copy) {
-            write(node, copy.into());
-        } else if (step instanceof Step.LookBy look) {
+            write(node, copy.target());
+        } else if (step instanceof Step.Remind look) {
             node.put("days", look.days());
-        } else if (step instanceof Step.Tell tell) {
+        } else if (step instanceof Step.Notify tell) {
             node.put("sound", Reading.word(tell.sound()));
         } else if (step instanceof Step.Mark mark) {
             write(node, mark);
@@ -94,9 +94,9 @@ final class StepJson {
         return node;
     }
 
-    private static void write(ObjectNode node, Into into) {
+    private static void write(ObjectNode node, TargetFolder into) {
         node.put("folder", into.folder());
-        into.each().ifPresent(each -> node.put(each == Into.Each.SENDER ? "perSender" : "perValue", true));
+        into.each().ifPresent(each -> node.put(each == TargetFolder.Each.SENDER ? "perSender" : "perValue", true));
         into.mailbox().ifPresent(other -> node.put("mailbox", other.address()));
     }
 

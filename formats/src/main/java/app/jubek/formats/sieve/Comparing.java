@@ -1,14 +1,17 @@
 package app.jubek.formats.sieve;
 
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.NumberTest;
-import app.jubek.core.criteria.OrderTest;
-import app.jubek.core.criteria.Part;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.criteria.NumberCriterion;
+import app.jubek.core.criteria.OrderCriterion;
 import app.jubek.core.criteria.Relation;
-import app.jubek.core.criteria.TextTest;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
-import app.jubek.core.text.Value;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
+import app.jubek.core.matching.Value;
+import app.jubek.formats.sieve.syntax.Arguments;
+import app.jubek.formats.sieve.syntax.Script;
+import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.util.List;
 import java.util.Map;
 
@@ -21,8 +24,15 @@ final class Comparing {
             "le", Relation.AT_MOST,
             "eq", Relation.EQUAL,
             "ne", Relation.OTHER_THAN);
-    private static final Map<String, How> HOWS =
-            Map.of("is", How.IS, "contains", How.CONTAINS, "matches", How.WILDCARD, "regex", How.PATTERN);
+    private static final Map<String, MatchType> HOWS = Map.of(
+            "is",
+            MatchType.IS,
+            "contains",
+            MatchType.CONTAINS,
+            "matches",
+            MatchType.WILDCARD,
+            "regex",
+            MatchType.PATTERN);
 
     private final Arguments arguments;
 
@@ -31,38 +41,38 @@ final class Comparing {
     }
 
     /** The criterion that any of the parts compares with any of the keys. */
-    Criterion anyOf(List<Part> parts, List<String> keys) {
+    Criterion anyOf(List<MessagePart> parts, List<String> keys) {
         if (arguments.has("count")) {
             return Conditions.any(keys.stream().map(key -> count(parts, key)).toList());
         }
         return Conditions.any(parts.stream().map(part -> one(part, keys)).toList());
     }
 
-    private Criterion one(Part part, List<String> keys) {
+    private Criterion one(MessagePart part, List<String> keys) {
         String comparator = arguments.string("comparator").orElse("i;ascii-casemap");
         if (arguments.has("value")) {
-            return new OrderTest(part, relation("value"), order(comparator), keys, false);
+            return new OrderCriterion(part, relation("value"), order(comparator), keys, false);
         }
-        How how = HOWS.entrySet().stream()
+        MatchType how = HOWS.entrySet().stream()
                 .filter(e -> arguments.has(e.getKey()))
                 .map(Map.Entry::getValue)
                 .findFirst()
-                .orElse(How.IS);
+                .orElse(MatchType.IS);
         if (comparator.equals("i;ascii-numeric")) {
-            if (how != How.IS) {
+            if (how != MatchType.IS) {
                 throw new Unsupported("i;ascii-numeric compares whole numbers only");
             }
-            return new OrderTest(part, Relation.EQUAL, OrderTest.Order.NUMERIC, keys, false);
+            return new OrderCriterion(part, Relation.EQUAL, OrderCriterion.Order.NUMERIC, keys, false);
         }
         Comparison comparison = comparison(comparator);
-        return new TextTest(
+        return new TextCriterion(
                 part, keys.stream().map(key -> Value.of(how, comparison, key)).toList(), false);
     }
 
-    private Criterion count(List<Part> parts, String key) {
+    private Criterion count(List<MessagePart> parts, String key) {
         try {
-            return new NumberTest(
-                    NumberTest.Measure.COUNT, parts, relation("count"), Long.parseLong(key.strip()), false);
+            return new NumberCriterion(
+                    NumberCriterion.Measure.COUNT, parts, relation("count"), Long.parseLong(key.strip()), false);
         } catch (NumberFormatException notOne) {
             throw new Unsupported("a count is compared with a number, not \"" + key + "\"");
         }
@@ -77,11 +87,11 @@ final class Comparing {
         return relation;
     }
 
-    private static OrderTest.Order order(String comparator) {
+    private static OrderCriterion.Order order(String comparator) {
         return switch (comparator) {
-            case "i;ascii-numeric" -> OrderTest.Order.NUMERIC;
-            case "i;octet" -> OrderTest.Order.EXACT;
-            case "i;ascii-casemap" -> OrderTest.Order.ASCII_CASE;
+            case "i;ascii-numeric" -> OrderCriterion.Order.NUMERIC;
+            case "i;octet" -> OrderCriterion.Order.EXACT;
+            case "i;ascii-casemap" -> OrderCriterion.Order.ASCII_CASE;
             default -> throw new Unsupported("the comparator " + comparator + " is not known here");
         };
     }

@@ -4,7 +4,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.Test;
+import app.jubek.core.criteria.SimpleCriterion;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,13 +18,13 @@ final class Conditions {
             if (criterion instanceof Nothing) {
                 return criterion;
             }
-            if (criterion instanceof Group group && group.how() == Group.How.ALL) {
+            if (criterion instanceof Group group && group.how() == Group.Quantifier.ALL) {
                 needed.addAll(group.criteria());
             } else if (!(criterion instanceof Everything)) {
                 needed.add(criterion);
             }
         }
-        return needed.isEmpty() ? new Everything() : single(Group.How.ALL, needed);
+        return needed.isEmpty() ? new Everything() : single(Group.Quantifier.ALL, needed);
     }
 
     static Criterion any(List<Criterion> criteria) {
@@ -33,16 +33,16 @@ final class Conditions {
             if (criterion instanceof Everything) {
                 return criterion;
             }
-            if (criterion instanceof Group group && group.how() == Group.How.ANY) {
+            if (criterion instanceof Group group && group.how() == Group.Quantifier.ANY) {
                 possible.addAll(group.criteria());
             } else if (!(criterion instanceof Nothing)) {
                 possible.add(criterion);
             }
         }
-        return possible.isEmpty() ? new Nothing() : single(Group.How.ANY, possible);
+        return possible.isEmpty() ? new Nothing() : single(Group.Quantifier.ANY, possible);
     }
 
-    private static Criterion single(Group.How how, List<Criterion> criteria) {
+    private static Criterion single(Group.Quantifier how, List<Criterion> criteria) {
         return criteria.size() == 1 ? criteria.get(0) : new Group(how, criteria);
     }
 
@@ -53,14 +53,14 @@ final class Conditions {
         if (criterion instanceof Nothing) {
             return new Everything();
         }
-        if (criterion instanceof Test test) {
+        if (criterion instanceof SimpleCriterion test) {
             return test.turned();
         }
-        if (criterion instanceof Group group && group.how() == Group.How.NONE) {
+        if (criterion instanceof Group group && group.how() == Group.Quantifier.NONE) {
             return any(group.criteria());
         }
-        return criterion instanceof Group group && group.how() == Group.How.ANY
-                ? new Group(Group.How.NONE, group.criteria())
-                : new Group(Group.How.NONE, List.of(criterion));
+        return criterion instanceof Group group && group.how() == Group.Quantifier.ANY
+                ? new Group(Group.Quantifier.NONE, group.criteria())
+                : new Group(Group.Quantifier.NONE, List.of(criterion));
     }
 }

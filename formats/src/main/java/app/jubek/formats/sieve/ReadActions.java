@@ -1,9 +1,12 @@
 package app.jubek.formats.sieve;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.formats.sieve.syntax.Arguments;
+import app.jubek.formats.sieve.syntax.Place;
+import app.jubek.formats.sieve.syntax.Script;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -106,7 +109,7 @@ final class ReadActions {
                 .number("seconds")
                 .map(Duration::ofSeconds)
                 .or(() -> arguments.number("days").map(Duration::ofDays))
-                .orElse(Often.PRESET.within());
+                .orElse(ReplyFrequency.PRESET.within());
         if (arguments.number("seconds").isPresent()
                 && (wanted.compareTo(day) < 0 || wanted.toSeconds() % 86_400 != 0)) {
             note.accept(arguments.place(), ":seconds of vacation: rounded up to whole days");

@@ -1,13 +1,16 @@
 package app.jubek.formats.sieve;
 
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.DatePieces;
 import app.jubek.core.criteria.Everything;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.criteria.NumberTest;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.PresentTest;
+import app.jubek.core.criteria.NumberCriterion;
+import app.jubek.core.criteria.PresenceCriterion;
 import app.jubek.core.criteria.Relation;
+import app.jubek.core.view.DatePieces;
+import app.jubek.formats.sieve.syntax.Arguments;
+import app.jubek.formats.sieve.syntax.Script;
+import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,12 +18,12 @@ import java.util.stream.Stream;
 
 /** Tests of a script as criteria. */
 final class ReadTests {
-    private static final Map<String, Part.Piece> PIECES = Map.of(
-            "all", Part.Piece.ALL,
-            "localpart", Part.Piece.LOCAL,
-            "domain", Part.Piece.DOMAIN,
-            "user", Part.Piece.USER,
-            "detail", Part.Piece.DETAIL);
+    private static final Map<String, MessagePart.Piece> PIECES = Map.of(
+            "all", MessagePart.Piece.ALL,
+            "localpart", MessagePart.Piece.LOCAL,
+            "domain", MessagePart.Piece.DOMAIN,
+            "user", MessagePart.Piece.USER,
+            "detail", MessagePart.Piece.DETAIL);
 
     private ReadTests() {}
 
@@ -40,7 +43,7 @@ final class ReadTests {
             case "envelope" -> envelope(arguments);
             case "exists" ->
                 Conditions.all(arguments.list(0, "a list of fields").stream()
-                        .<Criterion>map(name -> new PresentTest(Part.field(name), false))
+                        .<Criterion>map(name -> new PresenceCriterion(MessagePart.field(name), false))
                         .toList());
             case "size" -> size(arguments);
             case "body" -> body(arguments);
@@ -65,33 +68,34 @@ final class ReadTests {
     }
 
     private static Criterion header(Arguments arguments) {
-        List<Part> parts =
-                arguments.list(0, "a list of fields").stream().map(Part::field).toList();
+        List<MessagePart> parts = arguments.list(0, "a list of fields").stream()
+                .map(MessagePart::field)
+                .toList();
         return new Comparing(arguments).anyOf(parts, arguments.list(1, "a list of keys"));
     }
 
-    private static Part.Piece piece(Arguments arguments) {
+    private static MessagePart.Piece piece(Arguments arguments) {
         return PIECES.entrySet().stream()
                 .filter(e -> arguments.has(e.getKey()))
                 .map(Map.Entry::getValue)
                 .findFirst()
-                .orElse(Part.Piece.ALL);
+                .orElse(MessagePart.Piece.ALL);
     }
 
     private static Criterion address(Arguments arguments) {
-        Part.Piece piece = piece(arguments);
-        List<Part> parts = arguments.list(0, "a list of fields").stream()
-                .map(name -> Part.address(name, piece))
+        MessagePart.Piece piece = piece(arguments);
+        List<MessagePart> parts = arguments.list(0, "a list of fields").stream()
+                .map(name -> MessagePart.address(name, piece))
                 .toList();
         return new Comparing(arguments).anyOf(parts, arguments.list(1, "a list of keys"));
     }
 
     private static Criterion envelope(Arguments arguments) {
-        Part.Piece piece = piece(arguments);
-        List<Part> parts = arguments.list(0, "a list of envelope parts").stream()
+        MessagePart.Piece piece = piece(arguments);
+        List<MessagePart> parts = arguments.list(0, "a list of envelope parts").stream()
                 .map(name -> switch (name.toLowerCase(Locale.ROOT)) {
-                    case "from" -> new Part(Part.Kind.RETURN_PATH, "", piece);
-                    case "to" -> new Part(Part.Kind.DELIVERED_TO, "", piece);
+                    case "from" -> new MessagePart(MessagePart.Kind.RETURN_PATH, "", piece);
+                    case "to" -> new MessagePart(MessagePart.Kind.DELIVERED_TO, "", piece);
                     default -> throw new Comparing.Unsupported("the envelope part \"" + name + "\" is not known here");
                 })
                 .toList();
@@ -105,23 +109,21 @@ final class ReadTests {
                 .orElseThrow(() ->
                         new SieveSyntaxException(arguments.place(), "\"size\" wants :over or :under, and a number"));
         Relation relation = tag.equals("over") ? Relation.OVER : Relation.UNDER;
-        return new NumberTest(NumberTest.Measure.SIZE, List.of(), relation, limit, false);
+        return new NumberCriterion(NumberCriterion.Measure.SIZE, List.of(), relation, limit, false);
     }
 
     private static Criterion body(Arguments arguments) {
         if (arguments.has("raw") || arguments.has("content")) {
             throw new Comparing.Unsupported("of a body only its text (:text) can be looked at");
         }
-        return new Comparing(arguments).anyOf(List.of(Part.of(Part.Kind.TEXT)), arguments.list(0, "a list of keys"));
+        return new Comparing(arguments)
+                .anyOf(List.of(MessagePart.of(MessagePart.Kind.TEXT)), arguments.list(0, "a list of keys"));
     }
 
     private static Criterion date(Arguments arguments) {
         String header = arguments.one(0, "a field").toLowerCase(Locale.ROOT);
         if (!header.equals("received") && !header.equals("date")) {
             throw new Comparing.Unsupported("a date is read from the fields Date and Received only");
-        }
-        if (arguments.has("originalzone")) {
-            throw new Comparing.Unsupported(":originalzone is not known here");
         }
         if (arguments.has("index") || arguments.has("last")) {
             throw new Comparing.Unsupported(":index is not known here");
@@ -134,10 +136,12 @@ final class ReadTests {
     }
 
     private static Criterion pieces(String field, String piece, Arguments arguments, List<String> keys) {
-        String asked = field + "/" + piece.toLowerCase(Locale.ROOT) + "/"
-                + arguments.string("zone").orElse("");
+        String zone = arguments.has("originalzone")
+                ? DatePieces.ORIGINAL
+                : arguments.string("zone").orElse("");
+        String asked = field + "/" + piece.toLowerCase(Locale.ROOT) + "/" + zone;
         try {
-            Part part = new Part(Part.Kind.DATE, DatePieces.checked(asked), Part.Piece.ALL);
+            MessagePart part = new MessagePart(MessagePart.Kind.DATE, DatePieces.checked(asked), MessagePart.Piece.ALL);
             return new Comparing(arguments).anyOf(List.of(part), keys);
         } catch (IllegalArgumentException refused) {
             throw new Comparing.Unsupported(String.valueOf(refused.getMessage()));

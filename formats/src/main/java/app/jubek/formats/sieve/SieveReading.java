@@ -8,6 +8,12 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.Step;
+import app.jubek.formats.sieve.syntax.Arguments;
+import app.jubek.formats.sieve.syntax.EncodedCharacters;
+import app.jubek.formats.sieve.syntax.Parser;
+import app.jubek.formats.sieve.syntax.Place;
+import app.jubek.formats.sieve.syntax.Script;
+import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -71,14 +77,14 @@ public final class SieveReading {
         for (Script.Command command : commands) {
             boolean branch = Set.of("if", "elsif", "else").contains(command.name());
             if (branch) {
-                rule(first, reached, steps, Ending.GOES_ON);
+                rule(first, reached, steps, Ending.CONTINUE);
                 first = Optional.empty();
                 chain = branch(command, reached, chain);
                 continue;
             }
             chain = Optional.empty();
             if (command.is("stop")) {
-                rule(Optional.of(first.orElse(command)), reached, steps, Ending.ENDS_HERE);
+                rule(Optional.of(first.orElse(command)), reached, steps, Ending.STOP_HERE);
                 return;
             }
             if (ReadActions.isAction(command.name())) {
@@ -88,7 +94,7 @@ public final class SieveReading {
                 other(command);
             }
         }
-        rule(first, reached, steps, Ending.GOES_ON);
+        rule(first, reached, steps, Ending.CONTINUE);
     }
 
     private void other(Script.Command command) {
@@ -146,7 +152,7 @@ public final class SieveReading {
 
     private void rule(Optional<Script.Command> first, Criterion reached, List<Step> steps, Ending ending) {
         boolean never = reached instanceof Nothing;
-        boolean idle = steps.isEmpty() && ending == Ending.GOES_ON;
+        boolean idle = steps.isEmpty() && ending == Ending.CONTINUE;
         if (first.isPresent() && !never && !idle) {
             String comment = first.get().comment();
             String name = comment.isBlank() ? first.get().place().toString() : comment;

@@ -5,11 +5,12 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Schedule;
-import app.jubek.core.step.Into;
-import app.jubek.core.step.Manner;
-import app.jubek.core.step.Often;
+import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
+import app.jubek.core.step.TargetFolder;
+import app.jubek.core.wording.Wording;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -62,7 +63,7 @@ public final class SieveWriting {
             note(
                     rule,
                     "is left out: a script does not know when it is active, "
-                            + rule.schedule().inWords());
+                            + Wording.english().of(rule.schedule().statement()));
             return;
         }
         Optional<String> beyond =
@@ -112,10 +113,10 @@ public final class SieveWriting {
         } else if (step instanceof Step.File file) {
             text.needs("fileinto");
             text.needs("mailbox");
-            text.line("fileinto :create " + Text.quoted(file.into().folder()) + ";");
+            text.line("fileinto :create " + Text.quoted(file.target().folder()) + ";");
         } else if (step instanceof Step.Copy copied) {
             List.of("fileinto", "copy", "mailbox").forEach(text::needs);
-            text.line("fileinto :copy :create " + Text.quoted(copied.into().folder()) + ";");
+            text.line("fileinto :copy :create " + Text.quoted(copied.target().folder()) + ";");
         } else if (step instanceof Step.Mark mark) {
             mark(rule, mark);
         } else if (step instanceof Step.Reply reply) {
@@ -124,7 +125,9 @@ public final class SieveWriting {
             plain(rule, plain);
         } else {
             String why = step instanceof Step.Forward ? "can't make a new message" : "can't";
-            note(rule, "to be " + step.done() + ": a script " + why + ", so this is left out");
+            note(
+                    rule,
+                    "to be " + Wording.english().of(step.statement()) + ": a script " + why + ", so this is left out");
         }
     }
 
@@ -144,8 +147,9 @@ public final class SieveWriting {
     /** What a script has no words for, though the rule without it would be another one. */
     private static Optional<String> beyond(Step step) {
         if (step instanceof Step.Reply reply) {
-            boolean plain = reply.manner()
-                    .equals(Manner.usual(Often.once(reply.manner().often().within())));
+            boolean plain = reply.options()
+                    .equals(ReplyOptions.usual(
+                            ReplyFrequency.once(reply.options().frequency().within())));
             return reply.template().isPresent()
                     ? Optional.of("has no templates, and its answer is taken from one")
                     : plain
@@ -155,22 +159,22 @@ public final class SieveWriting {
         if (step instanceof Step.HandOn handOn && !handOn.groups().isEmpty()) {
             return Optional.of("knows no groups of an address book");
         }
-        return Into.of(step).flatMap(SieveWriting::beyond);
+        return TargetFolder.of(step).flatMap(SieveWriting::beyond);
     }
 
-    private static Optional<String> beyond(Into into) {
+    private static Optional<String> beyond(TargetFolder into) {
         return into.mailbox()
                 .map(other -> "can't file in another mailbox")
                 .or(() -> into.each()
                         .map(each -> "can't file into a folder for each "
-                                + (each == Into.Each.SENDER ? "sender" : "value listed")));
+                                + (each == TargetFolder.Each.SENDER ? "sender" : "value listed")));
     }
 
     private void reply(Step.Reply reply) {
         text.needs("vacation");
         String subject = reply.subject().isEmpty() ? "" : " :subject " + Text.quoted(reply.subject());
-        String action =
-                "vacation :days " + reply.manner().often().days() + subject + " " + Text.quoted(reply.text()) + ";";
+        String action = "vacation :days " + reply.options().frequency().days() + subject + " "
+                + Text.quoted(reply.text()) + ";";
         if (answeredWhen.isEmpty()) {
             text.line(action);
         } else {
@@ -195,7 +199,10 @@ public final class SieveWriting {
                 text.line("fileinto :specialuse \"\\\\Archive\" \"Archive\";");
             }
             case OUT_OF_JUNK ->
-                note(rule, "to be " + step.done() + ": a script sees nothing that lies in junk, so this is left out");
+                note(
+                        rule,
+                        "to be " + Wording.english().of(step.statement())
+                                + ": a script sees nothing that lies in junk, so this is left out");
             default -> throw new IllegalStateException("no such step");
         }
     }

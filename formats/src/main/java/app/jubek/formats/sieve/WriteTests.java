@@ -1,19 +1,21 @@
 package app.jubek.formats.sieve;
 
-import app.jubek.core.criteria.AddressTest;
+import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.NumberTest;
-import app.jubek.core.criteria.OrderTest;
-import app.jubek.core.criteria.Part;
-import app.jubek.core.criteria.PresentTest;
+import app.jubek.core.criteria.MessagePart;
+import app.jubek.core.criteria.NumberCriterion;
+import app.jubek.core.criteria.OrderCriterion;
+import app.jubek.core.criteria.PresenceCriterion;
 import app.jubek.core.criteria.Relation;
-import app.jubek.core.criteria.Test;
-import app.jubek.core.criteria.TextTest;
-import app.jubek.core.text.Comparison;
-import app.jubek.core.text.How;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
 import app.jubek.core.text.Pieces;
+import app.jubek.core.view.DatePieces;
+import app.jubek.core.wording.Wording;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -55,35 +57,35 @@ final class WriteTests {
                 case NONE -> "not anyof (" + inner + ")";
             };
         }
-        if (!(criterion instanceof Test test)) {
+        if (!(criterion instanceof SimpleCriterion test)) {
             return "false";
         }
         return (test.negated() ? "not " : "") + positive(test);
     }
 
-    private String positive(Test test) {
-        if (test instanceof AddressTest address) {
+    private String positive(SimpleCriterion test) {
+        if (test instanceof AddressCriterion address) {
             return address(address);
         }
-        if (test instanceof TextTest words) {
+        if (test instanceof TextCriterion words) {
             return words(words);
         }
-        if (test instanceof PresentTest present && present.part().kind() == Part.Kind.FIELD) {
+        if (test instanceof PresenceCriterion present && present.part().kind() == MessagePart.Kind.FIELD) {
             return "exists " + Text.quoted(present.part().field());
         }
-        if (test instanceof NumberTest number) {
+        if (test instanceof NumberCriterion number) {
             return number(number);
         }
-        if (test instanceof OrderTest order) {
+        if (test instanceof OrderCriterion order) {
             text.needs("relational");
             String how = ":value " + Text.quoted(RELATIONS.get(order.relation())) + " :comparator "
                     + Text.quoted(comparator(order.order()));
             return looking(order.part(), how, Text.list(order.values()));
         }
-        throw new Comparing.Unsupported("mail " + test.inWords());
+        throw new Comparing.Unsupported("mail " + Wording.english().of(test.statement()));
     }
 
-    private String comparator(OrderTest.Order order) {
+    private String comparator(OrderCriterion.Order order) {
         return switch (order) {
             case NUMERIC -> {
                 text.needs("comparator-i;ascii-numeric");
@@ -94,7 +96,7 @@ final class WriteTests {
         };
     }
 
-    private String address(AddressTest test) {
+    private String address(AddressCriterion test) {
         String values = Text.list(test.values());
         return switch (test.how()) {
             case IS -> addresses(test.part(), ":all :is", values);
@@ -108,7 +110,7 @@ final class WriteTests {
         };
     }
 
-    private String addresses(AddressTest.Part part, String how, String values) {
+    private String addresses(AddressCriterion.AddressField part, String how, String values) {
         return switch (part) {
             case SENDER -> "address " + how + " \"from\" " + values;
             case RECIPIENT -> "address " + how + " [\"to\", \"cc\"] " + values;
@@ -127,10 +129,11 @@ final class WriteTests {
         return "envelope " + how + " " + Text.list(parts) + " " + values;
     }
 
-    private String words(TextTest test) {
+    private String words(TextCriterion test) {
         return switch (test.part().kind()) {
             case SUBJECT_OR_TEXT ->
-                "anyof (" + words(at(test, Part.Kind.SUBJECT)) + ", " + words(at(test, Part.Kind.TEXT)) + ")";
+                "anyof (" + words(at(test, MessagePart.Kind.SUBJECT)) + ", " + words(at(test, MessagePart.Kind.TEXT))
+                        + ")";
             default -> {
                 noteWhatDiffers(test);
                 yield looking(
@@ -143,26 +146,28 @@ final class WriteTests {
         };
     }
 
-    private static TextTest at(TextTest test, Part.Kind kind) {
-        return new TextTest(Part.of(kind), test.values(), false);
+    private static TextCriterion at(TextCriterion test, MessagePart.Kind kind) {
+        return new TextCriterion(MessagePart.of(kind), test.values(), false);
     }
 
-    private void noteWhatDiffers(TextTest test) {
+    private void noteWhatDiffers(TextCriterion test) {
         boolean folds = test.comparison().isFolding();
         boolean ascii = test.written().stream().allMatch(StandardCharsets.US_ASCII.newEncoder()::canEncode);
         if (folds && !ascii) {
-            note.accept("letters beyond ASCII are compared as they are: " + test.inWords());
+            note.accept("letters beyond ASCII are compared as they are: "
+                    + Wording.english().of(test.statement()));
         }
         if (test.comparison() == Comparison.WITHOUT_ACCENTS) {
-            note.accept("accents count: " + test.inWords());
+            note.accept("accents count: " + Wording.english().of(test.statement()));
         }
         boolean spaced = test.written().stream().anyMatch(value -> value.contains(" "));
-        if (folds && spaced && test.part().kind() == Part.Kind.TEXT) {
-            note.accept("words that stand on two lines are not found: " + test.inWords());
+        if (folds && spaced && test.part().kind() == MessagePart.Kind.TEXT) {
+            note.accept("words that stand on two lines are not found: "
+                    + Wording.english().of(test.statement()));
         }
     }
 
-    private String how(TextTest test) {
+    private String how(TextCriterion test) {
         String comparator = test.comparison() == Comparison.EXACT ? " :comparator \"i;octet\"" : "";
         return switch (test.how()) {
             case CONTAINS -> ":contains" + comparator;
@@ -170,15 +175,17 @@ final class WriteTests {
             case BEGINS, ENDS, WILDCARD -> ":matches" + comparator;
             case PATTERN -> {
                 text.needs("regex");
-                note.accept(
-                        "patterns differ between RE2 and a script's extended regular expressions: " + test.inWords());
+                note.accept("patterns differ between RE2 and a script's extended regular expressions: "
+                        + Wording.english().of(test.statement()));
                 yield ":regex" + comparator;
             }
-            case WORDS -> throw new Comparing.Unsupported("whole words: mail " + test.inWords());
+            case WORDS ->
+                throw new Comparing.Unsupported(
+                        "whole words: mail " + Wording.english().of(test.statement()));
         };
     }
 
-    private static String key(How how, String written) {
+    private static String key(MatchType how, String written) {
         String literal = written.replace("\\", "\\\\").replace("*", "\\*").replace("?", "\\?");
         return switch (how) {
             case BEGINS -> literal + "*";
@@ -187,14 +194,14 @@ final class WriteTests {
         };
     }
 
-    private String looking(Part part, String how, String keys) {
+    private String looking(MessagePart part, String how, String keys) {
         String piece = switch (part.piece()) {
             case ALL -> ":all";
             case LOCAL -> ":localpart";
             case DOMAIN -> ":domain";
             case USER, DETAIL -> {
                 text.needs("subaddress");
-                yield part.piece() == Part.Piece.USER ? ":user" : ":detail";
+                yield part.piece() == MessagePart.Piece.USER ? ":user" : ":detail";
             }
         };
         return switch (part.kind()) {
@@ -212,22 +219,26 @@ final class WriteTests {
                 yield "body :text " + how + " " + keys;
             }
             case DATE -> date(part.field(), how, keys);
-            default -> throw new Comparing.Unsupported("a script can't look at " + part.inWords());
+            default ->
+                throw new Comparing.Unsupported(
+                        "a script can't look at " + Wording.english().of(part.statement()));
         };
     }
 
     private String date(String asked, String how, String keys) {
         text.needs("date");
         String[] split = Pieces.between(asked, '/').toArray(String[]::new);
-        String zone = split[2].isEmpty() ? "" : ":zone " + Text.quoted(split[2]) + " ";
+        String zone = split[2].equals(DatePieces.ORIGINAL)
+                ? ":originalzone "
+                : split[2].isEmpty() ? "" : ":zone " + Text.quoted(split[2]) + " ";
         return split[0].equals("now")
                 ? "currentdate " + zone + how + " " + Text.quoted(split[1]) + " " + keys
                 : "date " + zone + how + " " + Text.quoted(split[0]) + " " + Text.quoted(split[1]) + " " + keys;
     }
 
-    private String number(NumberTest test) {
+    private String number(NumberCriterion test) {
         long value = test.value();
-        if (test.measure() == NumberTest.Measure.SIZE) {
+        if (test.measure() == NumberCriterion.Measure.SIZE) {
             return switch (test.relation()) {
                 case OVER -> "size :over " + value;
                 case UNDER -> "size :under " + value;
@@ -237,15 +248,15 @@ final class WriteTests {
                 case OTHER_THAN -> "anyof (size :over " + value + ", size :under " + value + ")";
             };
         }
-        boolean fields = test.of().stream().allMatch(part -> part.kind() == Part.Kind.FIELD);
-        boolean addresses = test.of().stream().allMatch(part -> part.kind() == Part.Kind.ADDRESS);
-        if (test.measure() != NumberTest.Measure.COUNT || !fields && !addresses) {
-            throw new Comparing.Unsupported("mail " + test.inWords());
+        boolean fields = test.of().stream().allMatch(part -> part.kind() == MessagePart.Kind.FIELD);
+        boolean addresses = test.of().stream().allMatch(part -> part.kind() == MessagePart.Kind.ADDRESS);
+        if (test.measure() != NumberCriterion.Measure.COUNT || !fields && !addresses) {
+            throw new Comparing.Unsupported("mail " + Wording.english().of(test.statement()));
         }
         text.needs("relational");
         text.needs("comparator-i;ascii-numeric");
         return (fields ? "header" : "address") + " :count " + Text.quoted(RELATIONS.get(test.relation()))
                 + " :comparator \"i;ascii-numeric\" "
-                + Text.list(test.of().stream().map(Part::field).toList()) + " " + Text.quoted("" + value);
+                + Text.list(test.of().stream().map(MessagePart::field).toList()) + " " + Text.quoted("" + value);
     }
 }

@@ -13,8 +13,8 @@ import org.junit.jupiter.api.Test;
 class MailboxFileTest {
     private static List<String> messages(String file) throws IOException {
         List<String> found = new ArrayList<>();
-        byte[] octets = file.getBytes(StandardCharsets.ISO_8859_1);
-        try (MailboxFile many = new MailboxFile(new ByteArrayInputStream(octets))) {
+        byte[] bytes = file.getBytes(StandardCharsets.ISO_8859_1);
+        try (MailboxFile many = new MailboxFile(new ByteArrayInputStream(bytes))) {
             for (Optional<byte[]> next = many.next(); next.isPresent(); next = many.next()) {
                 found.add(new String(next.get(), StandardCharsets.ISO_8859_1));
             }

@@ -15,7 +15,7 @@ class EveryPartTest {
 
     private static JsonNode rule(String picksOut, String step) {
         return JSON.readTree("{\"id\":\"a\",\"version\":3,\"name\":\"n\",\"picksOut\":" + picksOut + ",\"does\":["
-                + step + "],\"ending\":\"ends here\",\"on\":false}");
+                + step + "],\"ending\":\"stop here\",\"on\":false}");
     }
 
     @ParameterizedTest
@@ -31,7 +31,7 @@ class EveryPartTest {
                 "{'part':'sender','how':'contains','values':['school']}",
                 "{'part':'subject','how':'is','values':['Guided visit']}",
                 "{'part':'subject','how':'begins','withPrefixes':true,'values':['Re: visit']}",
-                "{'part':'what the writer added','how':'whole words','values':['visit']}",
+                "{'part':'what the sender added','how':'whole words','values':['visit']}",
                 "{'part':'field','field':'x-kind','how':'wildcard','compare':'ascii case','values':['a*b?']}",
                 "{'part':'address','field':'reply-to','piece':'detail','how':'is','compare':'exact','values':['x']}",
                 "{'part':'return path','piece':'domain','how':'is','values':['x.example']}",
@@ -43,7 +43,7 @@ class EveryPartTest {
                 "{'part':'date','field':'received/hour/+0200','how':'is','values':['09']}",
                 "{'part':'sent by','how':'is','values':['list','automatic reply']}",
                 "{'part':'group','how':'is','values':['teachers'],'not':true}",
-                "{'part':'standing','how':'is','values':['written to me','conversation']}",
+                "{'part':'relationship','how':'is','values':['written to me','conversation']}",
                 "{'all':[{'any':[{'none':[{'part':'subject or text','how':'contains','values':['x']}]}]}]}"
             })
     void everyCriterionIsWrittenBackAsItWasRead(String criterion) {
@@ -83,8 +83,8 @@ class EveryPartTest {
                         + "'attached':true,'from':'b@x.example','answersGo':'to both'}",
                 "{'do':'forward','to':[],'groups':['Guides'],'prefix':'For you:'}",
                 "{'do':'redirect','to':[],'groups':['Guides'],'leaves':true}",
-                "{'do':'look by','days':3}",
-                "{'do':'tell','sound':'drop'}",
+                "{'do':'remind','days':3}",
+                "{'do':'notify','sound':'drop'}",
                 "{'do':'archive'}",
                 "{'do':'file','folder':'Senders','perSender':true}",
                 "{'do':'file','folder':'Seeds/2026'}",

@@ -18,8 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 class RuleBookJsonTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String RULE = """
-            {"format":"jubek-rule-book","formatVersion":1,"rules":[{"id":"a","version":1,"name":"n",
-            "picksOut":%s,"does":%s,"ending":"goes on","on":true}]}""";
+            {"format":"jubek-rule-book","formatVersion":2,"rules":[{"id":"a","version":1,"name":"n",
+            "picksOut":%s,"does":%s,"ending":"continue","on":true}]}""";
     private static final String ANY = "{\"everything\":true}";
     private static final String FILE = "[{\"do\":\"file\",\"folder\":\"Seeds\"}]";
 
@@ -37,11 +37,13 @@ class RuleBookJsonTest {
         return refused.faults().stream().map(Fault::toString).toList();
     }
 
-    /** The golden file guards every book that was ever saved as version 1. */
+    /** The golden files guard every book that was ever saved. */
     @Test
-    void aBookOfVersion1IsReadAndWrittenBackAsItWas() {
-        JsonNode golden = JSON.readTree(resource("/rulebook/version-1.json"));
+    void aBookIsWrittenBackAsItWasAndOneOfVersion1InTheWordsOfToday() {
+        JsonNode golden = JSON.readTree(resource("/rulebook/version-2.json"));
         assertThat(RuleBookJson.write(RuleBookJson.read(golden))).isEqualTo(golden);
+        assertThat(RuleBookJson.write(RuleBookJson.read(resource("/rulebook/version-1.json"))))
+                .isEqualTo(golden);
     }
 
     @Test
@@ -70,8 +72,9 @@ class RuleBookJsonTest {
                 .contains("other than the inbox");
         FormatException version = catchThrowableOfType(
                 FormatException.class,
-                () -> RuleBookJson.read("{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[]}"));
-        assertThat(version.faults()).containsExactly(new Fault("/formatVersion", "only version 1 can be read"));
+                () -> RuleBookJson.read("{\"format\":\"jubek-rule-book\",\"formatVersion\":3,\"rules\":[]}"));
+        assertThat(version.faults())
+                .containsExactly(new Fault("/formatVersion", "only the versions 1 to 2 can be read"));
     }
 
     @Test
@@ -84,7 +87,7 @@ class RuleBookJsonTest {
     /** Every member the reader knows stands in the published schema, and the other way round. */
     @Test
     void thePublishedSchemaNamesTheMembersThatAreWritten() {
-        JsonNode schema = JSON.readTree(resource("/app/jubek/formats/rule-book-1.schema.json"))
+        JsonNode schema = JSON.readTree(resource("/app/jubek/formats/rule-book-2.schema.json"))
                 .get("$defs");
         List<String> known = new ArrayList<>();
         schema.forEach(

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class BeyondSieveTest {
     private static SieveWriting.Written write(String step) {
         String rule = "{'id':'r','version':1,'name':'r','picksOut':{'part':'subject','how':'contains','values':['a']},"
-                + "'does':[" + step + "],'ending':'goes on','on':true}";
+                + "'does':[" + step + "],'ending':'continue','on':true}";
         RuleBook book = RuleBookJson.read(
                 ("{'format':'jubek-rule-book','formatVersion':1,'rules':[" + rule + "]}").replace('\'', '"'));
         return SieveWriting.write(book);
@@ -45,8 +45,8 @@ class BeyondSieveTest {
             delimiter = '|',
             quoteCharacter = '~',
             value = {
-                "{'do':'tell','sound':'bell'} | to be told about: a script can't, so this is left out",
-                "{'do':'look by','days':1} | looked at within a day: a script can't, so this is left out",
+                "{'do':'notify','sound':'bell'} | to be shown as a notice: a script can't, so this is left out",
+                "{'do':'remind','days':1} | with a reminder the next day: a script can't, so this is left out",
                 "{'do':'out of junk'} | a script sees nothing that lies in junk",
                 "{'do':'forward','to':['a@x.example']} | a script can't make a new message"
             })

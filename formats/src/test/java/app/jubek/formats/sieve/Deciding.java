@@ -1,28 +1,27 @@
 package app.jubek.formats.sieve;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.Setting;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
-import app.jubek.core.decide.Surroundings;
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.HopMark;
-import app.jubek.core.safety.Ledger;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
-import app.jubek.core.template.Prepared;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.wording.Wording;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -37,26 +36,22 @@ final class Deciding {
     static Decision decide(RuleBook book, String mail) {
         MailAddress me = MailAddress.of("me@example.com");
         OwnSide own = new OwnSide(me, List.of(me), List.of("example.com"));
-        Setting setting = new Setting(own, AddressBook.empty(), NOW, NOW, ZoneOffset.UTC, false, me.address(), "INBOX");
-        Surroundings at = new Surroundings(
-                setting,
-                Opening.usual(ZoneOffset.UTC),
-                Ledger.empty(),
-                new HopMark(new byte[32]),
-                Map.of(),
-                Prepared.nothing(),
-                new Surroundings.Agreed.Everybody());
-        byte[] octets = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
-        return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(octets), at);
+        MessageContext context = new MessageContext(
+                own, AddressBook.empty(), NOW, NOW, ZoneOffset.UTC, false, me.address(), "INBOX", false);
+        DecisionContext at =
+                DecisionContext.tryingOut(context, Opening.usual(ZoneOffset.UTC), new HopMark(new byte[32]));
+        byte[] bytes = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
+        return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(bytes), at);
     }
 
     /** The steps, and "inbox" where the message stays there; answers count though they be withheld. */
     static Set<String> outcome(RuleBook book, String mail) {
         Decision decision = decide(book, mail);
         Set<String> found = decision.planned().stream()
+                .filter(planned -> planned.step().kind() != StepKind.DELETE && !follows(planned, decision))
                 .map(PlannedStep::step)
-                .filter(step -> step.kind() != StepKind.KEEP && step.kind() != StepKind.DELETE)
-                .map(step -> step.done())
+                .map(step -> step instanceof Step.Copy copy ? new Step.File(copy.target()) : step)
+                .map(step -> Wording.english().of(step.statement()))
                 .collect(Collectors.toCollection(TreeSet::new));
         Stream<StepKind> withheld = decision.notDone().stream()
                 .map(NotDone::planned)
@@ -68,6 +63,15 @@ final class Deciding {
             found.add("inbox");
         }
         return found;
+    }
+
+    /** Leaving the inbox after being handed on, which a script does without a word. */
+    private static boolean follows(PlannedStep trash, Decision decision) {
+        return trash.step() == Step.Plain.TRASH
+                && decision.planned().stream()
+                        .anyMatch(other -> other.step() instanceof Step.HandOn
+                                && other.rule().equals(trash.rule())
+                                && other.ordinal() == trash.ordinal());
     }
 
     static Set<String> outcome(String script, String mail) {

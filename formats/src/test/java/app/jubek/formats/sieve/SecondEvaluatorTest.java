@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.formats.sieve.JSieve.SimpleMail;
 import app.jubek.formats.sieve.RandomScript.Line;
+import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

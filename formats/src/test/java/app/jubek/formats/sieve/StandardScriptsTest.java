@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import app.jubek.core.step.Step;
+import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Set;
@@ -140,6 +141,9 @@ class StandardScriptsTest {
                 "date :is 'received' 'weekday' '4' | R | true",
                 "date :value 'ge' 'received' 'hour' '09' | R | true",
                 "date :is :zone '+0200' 'received' 'hour' '11' | R | true",
+                "date :is :originalzone 'date' 'hour' '09' | A | true",
+                "date :is :zone '+0000' 'date' 'hour' '17' | A | true",
+                "date :is :originalzone 'date' 'zone' '-0800' | B | true",
                 "currentdate :value 'ge' 'date' '2026-11-26' | R | true",
                 "currentdate :zone '+0000' :is 'julian' '61370' | R | true",
                 // the regex draft
@@ -161,7 +165,7 @@ class StandardScriptsTest {
                 "'redirect \"bart@example.edu\";' | redirected to bart@example.edu",
                 "'redirect :copy \"bart@example.edu\";' | inbox, redirected to bart@example.edu",
                 "'fileinto \"INBOX.harassment\";' | filed in INBOX.harassment",
-                "'fileinto :copy \"x\";' | copied to x, inbox",
+                "'fileinto :copy \"x\";' | filed in x, inbox",
                 "'fileinto \"a\"; fileinto \"b\"; fileinto \"a\";' | filed in a, filed in b",
                 "'fileinto \"INBOX\";' | inbox",
                 "'fileinto \"a\"; keep;' | filed in a, inbox",
@@ -172,13 +176,13 @@ class StandardScriptsTest {
                 "'if false { discard; } elsif true { keep; } else { fileinto \"x\"; }' | inbox",
                 // RFC 5232 §3.1, 3.3, 5
                 "'addflag \"\\\\Seen \\\\Flagged\"; fileinto \"a\";' | filed in a, marked read and flagged",
-                "'addflag \"a\"; setflag \"b\";' | inbox, marked “a”, marked “b” and freed of the mark “a”",
+                "'addflag \"a\"; setflag \"b\";' | inbox, marked “a”, marked “b” and unmarked “a”",
                 // RFC 5230 §4, 6131 §3: answering keeps
                 "'vacation :days 3 \"away\";' | answered, inbox",
                 "'vacation :seconds 86400 \"away\";' | answered, inbox",
                 // RFC 5490 §3.2, 8579 §4
                 "'fileinto :create \"new\";' | filed in new",
-                "'fileinto :specialuse \"\\\\Trash\" \"Trash\";' | put into the trash"
+                "'fileinto :specialuse \"\\\\Trash\" \"Trash\";' | moved to the trash"
             })
     void actionsDoAsTheStandardsSay(String script, String outcome) {
         Set<String> expected = new TreeSet<>(outcome.isEmpty() ? List.of() : List.of(outcome.split(", ")));

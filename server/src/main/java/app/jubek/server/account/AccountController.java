@@ -1,6 +1,6 @@
 package app.jubek.server.account;
 
-import app.jubek.server.platform.Problems;
+import app.jubek.server.http.Problems;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
@@ -68,7 +68,7 @@ class AccountController {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> paused(SignInPaused paused) {
+    ResponseEntity<ProblemDetail> paused(SignInThrottle.SignInPaused paused) {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, Long.toString(paused.seconds()))
                 .body(ProblemDetail.forStatusAndDetail(

@@ -24,12 +24,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Accounts implements UserDetailsService {
     private static final Logger LOG = LoggerFactory.getLogger(Accounts.class);
-    private static final int PASSWORD_OCTETS = 12;
+    private static final int PASSWORD_BYTES = 12;
     private static final int LONGEST_NAME = 200;
     private static final int SHORTEST = 12;
 
     /** What bcrypt takes. */
-    private static final int MOST_OCTETS = 72;
+    private static final int MOST_BYTES = 72;
 
     private final AccountRepository accounts;
     private final PasswordEncoder encoder;
@@ -60,7 +60,7 @@ public class Accounts implements UserDetailsService {
     }
 
     private UUID create(JubekProperties.FirstAccount wanted) {
-        String password = wanted.password().orElseGet(Accounts::madeUp);
+        String password = wanted.password().orElseGet(Accounts::sample);
         AccountEntity account = new AccountEntity(
                 UUID.randomUUID(),
                 wanted.signIn().strip().toLowerCase(Locale.ROOT),
@@ -85,10 +85,10 @@ public class Accounts implements UserDetailsService {
         if (!encoder.matches(current, account.passwordHash())) {
             throw Refused.invalid("The current password is not right. Nothing was changed.", List.of());
         }
-        int octets = next.getBytes(StandardCharsets.UTF_8).length;
-        if (next.length() < SHORTEST || octets > MOST_OCTETS || next.indexOf('\0') >= 0) {
+        int bytes = next.getBytes(StandardCharsets.UTF_8).length;
+        if (next.length() < SHORTEST || bytes > MOST_BYTES || next.indexOf('\0') >= 0) {
             throw Refused.invalid(
-                    "The new password needs " + SHORTEST + " to " + MOST_OCTETS + " characters. Nothing was changed.",
+                    "The new password needs " + SHORTEST + " to " + MOST_BYTES + " characters. Nothing was changed.",
                     List.of());
         }
         if (next.equals(current)) {
@@ -97,9 +97,9 @@ public class Accounts implements UserDetailsService {
         account.setPasswordHash(encoder.encode(next));
     }
 
-    private static String madeUp() {
-        byte[] octets = new byte[PASSWORD_OCTETS];
-        new SecureRandom().nextBytes(octets);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
+    private static String sample() {
+        byte[] bytes = new byte[PASSWORD_BYTES];
+        new SecureRandom().nextBytes(bytes);
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 }

@@ -24,7 +24,7 @@ import org.springframework.stereotype.Component;
 class KnownBrowser {
     private static final String COOKIE = "jubek-browser";
     private static final Duration KEPT = Duration.ofDays(180);
-    private static final int OCTETS = 16;
+    private static final int BYTES = 16;
 
     private final InstallationKeys keys;
 
@@ -44,9 +44,9 @@ class KnownBrowser {
     }
 
     void remember(HttpServletRequest request, HttpServletResponse response, String signIn) {
-        byte[] octets = new byte[OCTETS];
-        new SecureRandom().nextBytes(octets);
-        String mark = mark(request, signIn).orElse(encoded(octets));
+        byte[] bytes = new byte[BYTES];
+        new SecureRandom().nextBytes(bytes);
+        String mark = mark(request, signIn).orElse(encoded(bytes));
         ResponseCookie cookie = ResponseCookie.from(COOKIE, mark + "." + signature(mark, signIn))
                 .httpOnly(true)
                 .secure(request.isSecure())
@@ -80,7 +80,7 @@ class KnownBrowser {
         }
     }
 
-    private static String encoded(byte[] octets) {
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
+    private static String encoded(byte[] bytes) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 }

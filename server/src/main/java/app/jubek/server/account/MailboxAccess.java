@@ -3,37 +3,32 @@ package app.jubek.server.account;
 import app.jubek.server.platform.Refused;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /** The one check of who may see which mailbox. What one may not see looks as if it did not exist. */
 @Component
 public class MailboxAccess {
-    private final JdbcClient jdbc;
+    private final MailboxRightRepository rights;
 
-    MailboxAccess(JdbcClient jdbc) {
-        this.jdbc = jdbc;
+    MailboxAccess(MailboxRightRepository rights) {
+        this.rights = rights;
     }
 
     /**
      * @throws Refused as not found
      */
     public void check(SignedIn who, UUID mailbox) {
-        if (!mailboxes(who).contains(mailbox)) {
+        if (!rights.existsById(new MailboxRightEntity.Key(who.id(), mailbox))) {
             throw Refused.notFound();
         }
     }
 
     public List<UUID> mailboxes(SignedIn who) {
-        return jdbc.sql("select mailbox_id from mailbox_right where account_id = ? order by mailbox_id")
-                .param(who.id())
-                .query(UUID.class)
-                .list();
+        return rights.mailboxes(who.id());
     }
 
+    /** Once more where it was granted before changes nothing. */
     public void grant(UUID account, UUID mailbox) {
-        jdbc.sql("insert into mailbox_right (account_id, mailbox_id) values (?, ?) on conflict do nothing")
-                .params(account, mailbox)
-                .update();
+        rights.saveAndFlush(new MailboxRightEntity(new MailboxRightEntity.Key(account, mailbox)));
     }
 }

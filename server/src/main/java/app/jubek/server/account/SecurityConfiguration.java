@@ -1,7 +1,8 @@
 package app.jubek.server.account;
 
-import app.jubek.server.platform.Problems;
-import app.jubek.server.platform.WebServer;
+import app.jubek.server.http.Problems;
+import app.jubek.server.http.WebServer;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -50,7 +51,9 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         return http.csrf(csrf -> csrf.spa())
-                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                .authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll() // the end of a stream whose beginning was allowed
+                        .requestMatchers(
                                 "/api/openapi",
                                 "/api/openapi/**",
                                 "/api/session",
@@ -113,7 +116,7 @@ class SecurityConfiguration {
 
     private static void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
             throws IOException {
-        if (why instanceof SignInPaused paused) {
+        if (why instanceof SignInThrottle.SignInPaused paused) {
             response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(paused.seconds()));
             Problems.write(response, HttpStatus.TOO_MANY_REQUESTS, Problems.paused(paused.seconds()));
         } else {

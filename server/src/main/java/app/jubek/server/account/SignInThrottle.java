@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,10 +21,27 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class SignInThrottle {
-    private final JdbcClient jdbc;
+    private final SignInAttemptRepository attempts;
 
-    SignInThrottle(JdbcClient jdbc) {
-        this.jdbc = jdbc;
+    SignInThrottle(SignInAttemptRepository attempts) {
+        this.attempts = attempts;
+    }
+
+    /** Too many wrong passwords: the next one is looked at only after a pause. */
+    static final class SignInPaused extends AuthenticationException {
+        private static final long serialVersionUID = 1L;
+
+        private final Duration pause;
+
+        SignInPaused(Duration pause) {
+            super("too many wrong passwords");
+            this.pause = pause;
+        }
+
+        /** Whole seconds, at least one. */
+        long seconds() {
+            return Math.max(1, pause.plusMillis(999).toSeconds());
+        }
     }
 
     /**
@@ -53,13 +70,9 @@ class SignInThrottle {
      */
     @Transactional
     public Attempt begin(String signIn, SignInOrigin from) {
-        jdbc.sql("delete from sign_in_attempt where at < now() - interval '1 hour'")
-                .update();
+        attempts.forgetOld();
         List<Count> counts = counts(signIn, from);
-        counts.forEach(count -> jdbc.sql("select pg_advisory_xact_lock(hashtext(?))")
-                .param(count.key())
-                .query((row, n) -> n)
-                .list());
+        counts.forEach(count -> attempts.lock(count.key()));
         counts.stream()
                 .flatMap(count -> left(count).stream())
                 .max(Duration::compareTo)
@@ -67,19 +80,14 @@ class SignInThrottle {
                     throw new SignInPaused(pause);
                 });
         Attempt attempt = new Attempt(UUID.randomUUID(), List.of(counts.get(0).key()));
-        counts.forEach(count -> jdbc.sql("insert into sign_in_attempt (id, key, at) values (?, ?, clock_timestamp())")
-                .params(attempt.id(), count.key())
-                .update());
+        counts.forEach(count -> attempts.note(attempt.id(), count.key()));
         return attempt;
     }
 
     /** The password was right: this attempt counts nowhere, and the earlier ones of the same person are forgotten. */
     @Transactional
     public void succeeded(Attempt attempt) {
-        jdbc.sql("delete from sign_in_attempt where id = :id or key in (:keys)")
-                .param("id", attempt.id())
-                .param("keys", attempt.ownKeys())
-                .update();
+        attempts.forget(attempt.id(), attempt.ownKeys());
     }
 
     private static List<Count> counts(String signIn, SignInOrigin from) {
@@ -95,13 +103,10 @@ class SignInThrottle {
     }
 
     private Optional<Duration> left(Count count) {
-        record Wrong(int times, double secondsAgo) {}
-        Wrong wrong = jdbc.sql("select count(*), coalesce(extract(epoch from clock_timestamp() - max(at)), 0)"
-                        + " from sign_in_attempt where key = ?")
-                .param(count.key())
-                .query((row, n) -> new Wrong(row.getInt(1), row.getDouble(2)))
-                .single();
-        Duration left = count.pause(wrong.times()).minusMillis((long) (wrong.secondsAgo() * 1_000));
+        SignInAttemptRepository.Counted wrong = attempts.count(count.key());
+        Duration since =
+                wrong.last().map(last -> Duration.between(last, wrong.now())).orElse(Duration.ZERO);
+        Duration left = count.pause((int) wrong.times()).minus(since);
         return Optional.of(left).filter(pause -> !pause.isNegative() && !pause.isZero());
     }
 

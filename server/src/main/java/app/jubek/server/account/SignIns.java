@@ -17,7 +17,7 @@ import org.springframework.stereotype.Service;
 
 /** Where somebody is signed in, and how that ends. Sessions are kept in the database, for all nodes. */
 @Service
-class SignIns {
+public class SignIns {
     private static final String PLACE = "jubek.place";
     private static final String BROWSER = "jubek.browser";
 
@@ -44,8 +44,18 @@ class SignIns {
 
     /** Whether a session has lasted as long as one may. */
     boolean isOver(HttpSession session) {
-        Instant begun = Instant.ofEpochMilli(session.getCreationTime());
+        return isOver(Instant.ofEpochMilli(session.getCreationTime()));
+    }
+
+    private boolean isOver(Instant begun) {
         return begun.plus(properties.web().sessionLife()).isBefore(Instant.now());
+    }
+
+    /** Whether somebody is still signed in by a session; asking does not prolong it. */
+    public boolean holds(String id) {
+        return Optional.ofNullable(sessions.findById(id))
+                .filter(session -> !isOver(session.getCreationTime()))
+                .isPresent();
     }
 
     /** The last used first. */

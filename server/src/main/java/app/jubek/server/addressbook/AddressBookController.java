@@ -3,14 +3,13 @@ package app.jubek.server.addressbook;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Trait;
-import app.jubek.core.criteria.TraitTest;
+import app.jubek.core.criteria.TraitCriterion;
 import app.jubek.core.people.Duplicates;
 import app.jubek.core.people.PeopleGroup;
 import app.jubek.core.people.Person;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.step.Step;
-import app.jubek.server.account.MailboxAccess;
-import app.jubek.server.account.SignedIn;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.RuleBooks;
@@ -18,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,13 +31,11 @@ class AddressBookController {
     private final AddressBooks books;
     private final RuleBooks rules;
     private final Mailboxes mailboxes;
-    private final MailboxAccess access;
 
-    AddressBookController(AddressBooks books, RuleBooks rules, Mailboxes mailboxes, MailboxAccess access) {
+    AddressBookController(AddressBooks books, RuleBooks rules, Mailboxes mailboxes) {
         this.books = books;
         this.rules = rules;
         this.mailboxes = mailboxes;
-        this.access = access;
     }
 
     /** A person as they are written down; the first address is the one to write to. */
@@ -67,8 +63,7 @@ class AddressBookController {
             List<PersonView> people, List<GroupView> groups, List<List<String>> duplicates, List<String> ownDomains) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/address-book")
-    AddressBookView book(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    AddressBookView book(@Allowed UUID mailbox) {
         List<Person> people = books.people(mailbox);
         return new AddressBookView(
                 people.stream().map(AddressBookController::view).toList(),
@@ -82,20 +77,14 @@ class AddressBookController {
     }
 
     @PutMapping("/api/mailboxes/{mailbox}/people/{person}")
-    PersonView savePerson(
-            @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
-            @PathVariable String person,
-            @RequestBody PersonText written) {
-        access.check(who, mailbox);
+    PersonView savePerson(@Allowed UUID mailbox, @PathVariable String person, @RequestBody PersonText written) {
         Person next = written.person(id(person));
         books.save(mailbox, next);
         return view(next);
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/people/{person}")
-    void removePerson(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable String person) {
-        access.check(who, mailbox);
+    void removePerson(@Allowed UUID mailbox, @PathVariable String person) {
         books.removePerson(mailbox, person);
     }
 
@@ -106,8 +95,7 @@ class AddressBookController {
 
     /** Makes one of several entries; nothing that was known is lost. */
     @PostMapping("/api/mailboxes/{mailbox}/people/merge")
-    PersonView merge(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody Merge merge) {
-        access.check(who, mailbox);
+    PersonView merge(@Allowed UUID mailbox, @RequestBody Merge merge) {
         List<Person> all = books.people(mailbox);
         List<Person> same = merge.people().stream()
                 .distinct()
@@ -123,12 +111,7 @@ class AddressBookController {
     }
 
     @PutMapping("/api/mailboxes/{mailbox}/groups/{group}")
-    GroupView saveGroup(
-            @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
-            @PathVariable String group,
-            @RequestBody GroupText written) {
-        access.check(who, mailbox);
+    GroupView saveGroup(@Allowed UUID mailbox, @PathVariable String group, @RequestBody GroupText written) {
         PeopleGroup next = new PeopleGroup(
                 id(group),
                 written.name(),
@@ -141,8 +124,7 @@ class AddressBookController {
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/groups/{group}")
-    void removeGroup(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable String group) {
-        access.check(who, mailbox);
+    void removeGroup(@Allowed UUID mailbox, @PathVariable String group) {
         books.groups(mailbox).stream()
                 .filter(was -> was.id().equals(group))
                 .forEach(was -> unused(mailbox, was.name(), "removed"));
@@ -168,7 +150,7 @@ class AddressBookController {
     private static Stream<String> groups(Rule rule) {
         Stream<String> asked = Stream.of(rule.picksOut(), rule.leavesOut())
                 .flatMap(AddressBookController::tests)
-                .flatMap(test -> test instanceof TraitTest traits ? traits.traits().stream() : Stream.empty())
+                .flatMap(test -> test instanceof TraitCriterion traits ? traits.traits().stream() : Stream.empty())
                 .flatMap(trait -> trait instanceof Trait.InGroup in ? Stream.of(in.group()) : Stream.empty());
         Stream<String> handedTo = rule.steps().stream()
                 .flatMap(step -> step instanceof Step.HandOn handOn ? handOn.groups().stream() : Stream.empty());

@@ -7,33 +7,32 @@ import app.jubek.core.people.Person;
 import app.jubek.formats.vcard.Cards;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
-import java.sql.Array;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.util.Arrays;
+import app.jubek.server.platform.SqlState;
+import app.jubek.server.platform.WrittenId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.dao.DuplicateKeyException;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The people and groups of each mailbox. A change makes the evidence look anew, since criteria ask for them. */
 @Service
 public class AddressBooks {
-    private final JdbcClient jdbc;
+    private final PersonRepository people;
+    private final GroupRepository groups;
     private final Mailboxes mailboxes;
     private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
 
     /** A book that is never older than the epoch beside it. */
     private record Kept(long epoch, AddressBook book) {}
 
-    AddressBooks(JdbcClient jdbc, Mailboxes mailboxes) {
-        this.jdbc = jdbc;
+    AddressBooks(PersonRepository people, GroupRepository groups, Mailboxes mailboxes) {
+        this.people = people;
+        this.groups = groups;
         this.mailboxes = mailboxes;
     }
 
@@ -51,30 +50,12 @@ public class AddressBooks {
 
     @Transactional(readOnly = true)
     List<Person> people(UUID mailbox) {
-        return jdbc.sql("select * from person where mailbox_id = ? order by lower(name), addresses, id")
-                .param(mailbox)
-                .query((row, n) -> new Person(
-                        row.getString("id"),
-                        row.getString("name"),
-                        addresses(row, "addresses"),
-                        row.getString("organisation"),
-                        row.getString("phone"),
-                        row.getString("note")))
-                .list();
+        return people.byName(mailbox).stream().map(PersonEntity::person).toList();
     }
 
     @Transactional(readOnly = true)
     List<PeopleGroup> groups(UUID mailbox) {
-        return jdbc.sql("select * from person_group where mailbox_id = ? order by lower(name)")
-                .param(mailbox)
-                .query((row, n) ->
-                        new PeopleGroup(row.getString("id"), row.getString("name"), addresses(row, "members")))
-                .list();
-    }
-
-    private static List<MailAddress> addresses(ResultSet row, String column) throws SQLException {
-        Array written = row.getArray(column);
-        return Arrays.stream((String[]) written.getArray()).map(MailAddress::of).toList();
+        return groups.byName(mailbox).stream().map(GroupEntity::group).toList();
     }
 
     @Transactional
@@ -83,19 +64,14 @@ public class AddressBooks {
     }
 
     private int store(UUID mailbox, Person person) {
-        return jdbc.sql("insert into person (id, mailbox_id, name, addresses, organisation, phone, note)"
-                        + " values (?::uuid, ?, ?, ?, ?, ?, ?) on conflict (id) do update set name = excluded.name,"
-                        + " addresses = excluded.addresses, organisation = excluded.organisation,"
-                        + " phone = excluded.phone, note = excluded.note where person.mailbox_id = excluded.mailbox_id")
-                .params(
-                        person.id(),
-                        mailbox,
-                        person.name(),
-                        written(person.addresses()),
-                        person.organisation(),
-                        person.phone(),
-                        person.note())
-                .update();
+        return people.put(
+                UUID.fromString(person.id()),
+                mailbox,
+                person.name(),
+                written(person.addresses()),
+                person.organisation(),
+                person.phone(),
+                person.note());
     }
 
     /**
@@ -104,13 +80,12 @@ public class AddressBooks {
     @Transactional
     void save(UUID mailbox, PeopleGroup group) {
         try {
-            int changed = jdbc.sql("insert into person_group (id, mailbox_id, name, members) values (?::uuid, ?, ?, ?)"
-                            + " on conflict (id) do update set name = excluded.name, members = excluded.members"
-                            + " where person_group.mailbox_id = excluded.mailbox_id")
-                    .params(group.id(), mailbox, group.name(), written(group.members()))
-                    .update();
+            int changed = groups.put(UUID.fromString(group.id()), mailbox, group.name(), written(group.members()));
             noted(mailbox, changed);
-        } catch (DuplicateKeyException taken) {
+        } catch (DataIntegrityViolationException refused) {
+            if (!SqlState.isTaken(refused)) {
+                throw refused;
+            }
             throw Refused.invalid(
                     "There is a group “" + group.name() + "” already: add to that one, or choose another name.",
                     List.of());
@@ -168,18 +143,14 @@ public class AddressBooks {
     void removePerson(UUID mailbox, String id) {
         noted(
                 mailbox,
-                jdbc.sql("delete from person where mailbox_id = ? and id::text = ?")
-                        .params(mailbox, id)
-                        .update());
+                WrittenId.uuid(id).map(key -> people.remove(key, mailbox)).orElse(0));
     }
 
     @Transactional
     void removeGroup(UUID mailbox, String id) {
         noted(
                 mailbox,
-                jdbc.sql("delete from person_group where mailbox_id = ? and id::text = ?")
-                        .params(mailbox, id)
-                        .update());
+                WrittenId.uuid(id).map(key -> groups.remove(key, mailbox)).orElse(0));
     }
 
     private static String[] written(List<MailAddress> addresses) {

@@ -1,16 +1,13 @@
 package app.jubek.server.addressbook;
 
 import app.jubek.formats.vcard.Cards;
-import app.jubek.server.account.MailboxAccess;
-import app.jubek.server.account.SignedIn;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.platform.Refused;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -19,20 +16,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CardsController {
     private final AddressBooks books;
-    private final MailboxAccess access;
 
-    CardsController(AddressBooks books, MailboxAccess access) {
+    CardsController(AddressBooks books) {
         this.books = books;
-        this.access = access;
     }
 
     record CardsText(String cards) {}
 
     /** A card that shares an address with somebody completes what is known of them, and takes nothing away. */
     @PostMapping("/api/mailboxes/{mailbox}/cards")
-    AddressBooks.CardsTaken take(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody CardsText in) {
-        access.check(who, mailbox);
+    AddressBooks.CardsTaken take(@Allowed UUID mailbox, @RequestBody CardsText in) {
         if (in.cards() == null) {
             throw Refused.invalid("Send the cards as text.", List.of());
         }
@@ -41,8 +34,7 @@ class CardsController {
     }
 
     @GetMapping("/api/mailboxes/{mailbox}/cards")
-    ResponseEntity<String> give(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    ResponseEntity<String> give(@Allowed UUID mailbox) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, "text/vcard; charset=utf-8")
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"address-book.vcf\"")

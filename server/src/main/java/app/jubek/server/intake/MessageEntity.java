@@ -3,6 +3,8 @@ package app.jubek.server.intake;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.mailbox.Fetched;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -26,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Table(name = "message")
 class MessageEntity {
-    /** Of the read form beside the octets; a higher one is read anew. */
+    /** Of the read form beside the bytes; a higher one is read anew. */
     static final int FORM_VERSION = 2;
 
     @Id
@@ -66,22 +68,24 @@ class MessageEntity {
     private int attachments;
     private long size;
 
-    @JdbcTypeCode(SqlTypes.ARRAY)
-    private String[] notes;
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String notes;
 
     @Enumerated(EnumType.STRING)
-    private Standing standing;
+    private MessageStatus status;
 
+    @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable String asideCause;
+
     private boolean asideTried;
     private boolean asideDone;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private @Nullable StoredDecision decision;
+    private @Nullable String decision;
 
     protected MessageEntity() {}
 
-    MessageEntity(UUID mailboxId, Fetched fetched, String digest, Standing standing) {
+    MessageEntity(UUID mailboxId, Fetched fetched, String digest, MessageStatus status) {
         Fetched.Place place = fetched.place();
         this.mailboxId = mailboxId;
         this.folder = place.folder();
@@ -89,7 +93,7 @@ class MessageEntity {
         this.uid = place.uid();
         this.digest = digest;
         this.receivedAt = fetched.received();
-        this.standing = standing;
+        this.status = status;
         this.size = fetched.size();
         locate(place);
     }
@@ -107,7 +111,7 @@ class MessageEntity {
         parts = StoredParts.of(message, conversation);
         formVersion = FORM_VERSION;
         attachments = message.attachments().size();
-        notes = message.notes().stream().map(StoredParts::storable).toArray(String[]::new);
+        notes = StatementJson.write(List.copyOf(message.notes())).toString();
         return this;
     }
 
@@ -116,8 +120,8 @@ class MessageEntity {
      *
      * @param forGood trying again would change nothing by itself
      */
-    MessageEntity because(String cause, boolean forGood) {
-        asideCause = StoredParts.storable(cause);
+    MessageEntity because(Statement cause, boolean forGood) {
+        asideCause = StatementJson.write(cause).toString();
         asideTried |= forGood;
         return this;
     }
@@ -139,16 +143,16 @@ class MessageEntity {
     }
 
     MessageEntity decidedAfterAll() {
-        standing = Standing.DECIDED;
+        status = MessageStatus.DECIDED;
         return this;
     }
 
-    Optional<String> asideCause() {
-        return Optional.ofNullable(asideCause);
+    Statement asideCause() {
+        return StatementJson.read(Optional.ofNullable(asideCause).orElseThrow());
     }
 
     void decided(StoredDecision made) {
-        decision = made;
+        decision = made.json();
     }
 
     void locate(Fetched.Place place) {
@@ -182,7 +186,7 @@ class MessageEntity {
         return receivedAt;
     }
 
-    /** As much of the parts as can be told of one whose octets were cleared away. */
+    /** As much of the parts as can be told of one whose bytes were cleared away. */
     void keepLine() {
         List<StoredParts.Pair> from = new ArrayList<>();
         for (int i = 0; i < senders.length; i++) {
@@ -220,20 +224,20 @@ class MessageEntity {
         return attachments;
     }
 
-    List<String> notes() {
-        return List.of(notes);
+    List<Statement> notes() {
+        return StatementJson.readStatements(notes);
     }
 
-    Standing standing() {
-        return standing;
+    MessageStatus status() {
+        return status;
     }
 
     Optional<StoredDecision> decision() {
-        return Optional.ofNullable(decision);
+        return Optional.ofNullable(decision).map(StoredDecision::read);
     }
 
     String senderShown() {
         boolean named = senderNames.length > 0 && !senderNames[0].isBlank();
-        return named ? senderNames[0] : senders.length > 0 ? senders[0] : "(no writer)";
+        return named ? senderNames[0] : senders.length > 0 ? senders[0] : "(no sender)";
     }
 }

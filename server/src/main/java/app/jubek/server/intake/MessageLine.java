@@ -1,5 +1,6 @@
 package app.jubek.server.intake;
 
+import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.util.List;
 
@@ -14,5 +15,5 @@ public record MessageLine(
         String sender,
         String subject,
         int attachments,
-        Standing standing,
-        List<String> notes) {}
+        MessageStatus status,
+        List<Statement> notes) {}

@@ -1,13 +1,14 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.message.MessageReading;
-import app.jubek.core.message.Octets;
+import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.text.Limits;
 import app.jubek.server.addressbook.AddressBooks;
-import app.jubek.server.delivery.StoredMail;
+import app.jubek.server.content.MessageContent;
+import app.jubek.server.folders.StoredMail;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -39,7 +40,7 @@ public class Messages implements StoredMail {
     private static final Instant LATEST = Instant.parse("9999-12-31T00:00:00Z");
 
     private final MessageRepository messages;
-    private final StoredOctets octets;
+    private final MessageContent bytes;
     private final Whereabouts whereabouts;
     private final Mailboxes mailboxes;
     private final AddressBooks people;
@@ -48,13 +49,13 @@ public class Messages implements StoredMail {
 
     Messages(
             MessageRepository messages,
-            StoredOctets octets,
+            MessageContent bytes,
             Whereabouts whereabouts,
             Mailboxes mailboxes,
             AddressBooks people,
             Clock clock) {
         this.messages = messages;
-        this.octets = octets;
+        this.bytes = bytes;
         this.whereabouts = whereabouts;
         this.mailboxes = mailboxes;
         this.people = people;
@@ -69,30 +70,45 @@ public class Messages implements StoredMail {
     }
 
     @Override
-    public Octets octets(long id) {
-        if (!octets.has(id)) {
+    public ByteSource bytes(long id) {
+        if (!bytes.has(id)) {
             throw Refused.notFound();
         }
-        return octets.of(id);
+        return bytes.of(id);
     }
 
-    /** Read anew from its octets; empty when they were cleared away for their age. */
+    /** Read anew from its bytes; empty when they were cleared away for their age. */
     ReadMessage read(long id) {
-        try (InputStream in = octets.of(id).open()) {
+        try (InputStream in = bytes.of(id).open()) {
             return reading.read(in, CpuBudget.ofMessage());
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }
     }
 
-    /** The same; of one that can't be read the beginning of its header. */
-    ReadMessage readAsFarAsPossible(long id) {
+    /**
+     * A message as it is opened.
+     *
+     * @param message of one that can't be read, the beginning of its header
+     * @param decision empty for past mail
+     */
+    public record Opened(ReadMessage message, Optional<StoredDecision> decision) {}
+
+    /**
+     * @throws Refused as not found
+     */
+    public Opened open(UUID mailbox, long id) {
+        MessageEntity found = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
+        return new Opened(readAsFarAsPossible(id), found.decision());
+    }
+
+    private ReadMessage readAsFarAsPossible(long id) {
         List<ReadMessage> read = new ArrayList<>();
         Optional<Border.Failure> failure = Border.around(() -> read.add(read(id)));
-        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+        if (failure.filter(Border.Failure::isTransient).isPresent()) {
             throw new IllegalStateException(failure.get().cause());
         }
-        return failure.isEmpty() ? read.get(0) : MessageReading.outline(octets.of(id));
+        return failure.isEmpty() ? read.get(0) : MessageReading.outline(bytes.of(id));
     }
 
     @Override
@@ -146,7 +162,7 @@ public class Messages implements StoredMail {
     public int readAnew(UUID mailbox, int limit) {
         List<MessageEntity> old = messages.ofOlderForm(mailbox, MessageEntity.FORM_VERSION, Limit.of(limit));
         old.forEach(m -> {
-            boolean readable = octets.has(m.id())
+            boolean readable = bytes.has(m.id())
                     && Border.around(() -> m.read(read(m.id()), false)).isEmpty();
             if (!readable) {
                 m.keepLine();
@@ -171,6 +187,6 @@ public class Messages implements StoredMail {
 
     static MessageLine line(MessageEntity m) {
         return new MessageLine(
-                m.id(), m.receivedAt(), m.senderShown(), m.subject(), m.attachments(), m.standing(), m.notes());
+                m.id(), m.receivedAt(), m.senderShown(), m.subject(), m.attachments(), m.status(), m.notes());
     }
 }

@@ -1,43 +1,49 @@
 package app.jubek.server.intake;
 
+import app.jubek.server.content.MessageContent;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.JubekProperties;
-import java.sql.Timestamp;
+import app.jubek.server.queue.Outbox;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.data.domain.Limit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Clears old mail away, some at a time: octets and evidence after {@code jubek.keep-mail}, but nothing while a step of
+ * Clears old mail away, some at a time: bytes and evidence after {@code jubek.keep-mail}, but nothing while a step of
  * the message is open. The records stay.
  */
 @Service
 public class Retention {
     private static final Logger LOG = LoggerFactory.getLogger(Retention.class);
     private static final int AT_ONCE = 500;
-    private static final String OPEN =
-            "exists (select 1 from step s where s.message_id = %s and s.state in ('READY','SENDING','HELD'))";
 
-    private final JdbcClient jdbc;
+    private final MessageRepository messages;
+    private final MessageContent content;
+    private final Outbox outbox;
     private final Mailboxes mailboxes;
     private final JubekProperties properties;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
     Retention(
-            JdbcClient jdbc,
+            MessageRepository messages,
+            MessageContent content,
+            Outbox outbox,
             Mailboxes mailboxes,
             JubekProperties properties,
             TransactionTemplate transaction,
             Clock clock) {
-        this.jdbc = jdbc;
+        this.messages = messages;
+        this.content = content;
+        this.outbox = outbox;
         this.mailboxes = mailboxes;
         this.properties = properties;
         this.transaction = transaction;
@@ -50,7 +56,7 @@ public class Retention {
         mailboxes.all().stream().map(Mailbox::id).forEach(mailbox -> clear(mailbox, before));
     }
 
-    /** Returns how many messages lost their octets or left the evidence. */
+    /** Returns how many messages lost their bytes or left the evidence. */
     int clear(UUID mailbox, Instant before) {
         int cleared = 0;
         int now = AT_ONCE;
@@ -66,33 +72,15 @@ public class Retention {
 
     private int some(UUID mailbox, Instant before) {
         return transaction.execute(status -> {
-            var ids = jdbc.sql("select id from message where mailbox_id = ? and received_at < ?"
-                            + " and (standing = 'PAST' or exists (select 1 from message_octets o where o.message_id = id))"
-                            + " and not " + OPEN.formatted("message.id") + " limit " + AT_ONCE
-                            + " for update skip locked")
-                    .params(mailbox, Timestamp.from(before))
-                    .query(Long.class)
-                    .list();
+            List<Long> ids = messages.toBeCleared(mailbox, before, Limit.of(AT_ONCE));
             if (!ids.isEmpty()) {
-                delete(ids);
+                outbox.clearContent(ids);
+                content.remove(ids);
+                messages.forgetPast(mailbox, ids);
+                messages.clear(ids, clock.instant());
                 mailboxes.evidenceChanged(mailbox);
             }
             return ids.size();
         });
-    }
-
-    private void delete(java.util.List<Long> ids) {
-        jdbc.sql("delete from message where id in (:ids) and standing = 'PAST'")
-                .param("ids", ids)
-                .update();
-        jdbc.sql("delete from message_octets where message_id in (:ids)")
-                .param("ids", ids)
-                .update();
-        jdbc.sql("delete from step_octets where step_id in (select id from step where message_id in (:ids))")
-                .param("ids", ids)
-                .update();
-        jdbc.sql("update message set texts = '{}', gone_at = coalesce(gone_at, now()) where id in (:ids)")
-                .param("ids", ids)
-                .update();
     }
 }

@@ -1,16 +1,20 @@
 package app.jubek.server.intake;
 
-import app.jubek.core.message.MessageReading;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.TraceFields;
+import app.jubek.core.message.ReadingNote;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.reading.MessageReading;
+import app.jubek.core.reading.TraceFields;
 import app.jubek.core.text.Limits;
+import app.jubek.core.wording.Statement;
+import app.jubek.server.content.MessageContent;
 import app.jubek.server.mailbox.Fetched;
-import app.jubek.server.mailbox.FolderCursors;
-import app.jubek.server.mailbox.Lease;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.progress.FolderCursors;
+import app.jubek.server.progress.Lease;
 import java.io.ByteArrayInputStream;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +34,7 @@ class SetAside {
     private static final int SHOWN = 50;
 
     private final MessageRepository messages;
-    private final StoredOctets octets;
+    private final MessageContent bytes;
     private final Mailboxes mailboxes;
     private final FolderCursors cursors;
     private final TransactionTemplate transaction;
@@ -38,24 +42,24 @@ class SetAside {
 
     SetAside(
             MessageRepository messages,
-            StoredOctets octets,
+            MessageContent bytes,
             Mailboxes mailboxes,
             FolderCursors cursors,
             TransactionTemplate transaction,
             JubekProperties properties) {
         this.properties = properties;
         this.messages = messages;
-        this.octets = octets;
+        this.bytes = bytes;
         this.mailboxes = mailboxes;
         this.cursors = cursors;
         this.transaction = transaction;
     }
 
-    /** Keeps a message, and moves the cursor past it. Where its header can't be kept, its octets alone are. */
-    void store(UUID mailbox, Fetched fetched, Lease lease, String cause) {
+    /** Keeps a message, and moves the cursor past it. Where its header can't be kept, its bytes alone are. */
+    void store(UUID mailbox, Fetched fetched, Lease lease, Statement cause) {
         Optional<Border.Failure> failure =
-                Border.around(() -> store(mailbox, fetched, lease, cause, MessageReading.outline(fetched.octets())));
-        if (failure.filter(Border.Failure::ofSurroundings).isPresent()) {
+                Border.around(() -> store(mailbox, fetched, lease, cause, MessageReading.outline(fetched.bytes())));
+        if (failure.filter(Border.Failure::isTransient).isPresent()) {
             throw new IllegalStateException(
                     "a message can't be set aside just now", failure.get().cause());
         }
@@ -71,16 +75,17 @@ class SetAside {
         return new MessageReading(Limits.standard()).read(new ByteArrayInputStream(new byte[0]));
     }
 
-    private void store(UUID mailbox, Fetched fetched, Lease lease, String cause, ReadMessage header) {
-        String digest = TraceFields.digestBelow(fetched.octets());
-        ReadMessage noted = header.withNote("set aside, so no rule looked at it: " + cause);
+    private void store(UUID mailbox, Fetched fetched, Lease lease, Statement cause, ReadMessage header) {
+        String digest = TraceFields.digestBelow(fetched.bytes());
+        ReadMessage noted = header.withNote(ReadingNote.SET_ASIDE.with(cause));
         transaction.executeWithoutResult(status -> {
             mailboxes.lock(mailbox);
             if (cursors.advance(lease, fetched.place()) && fetched.place().isInbox()) {
-                MessageEntity entity = new MessageEntity(mailbox, fetched, digest, Standing.SET_ASIDE);
+                MessageEntity entity = new MessageEntity(mailbox, fetched, digest, MessageStatus.SET_ASIDE);
                 MessageEntity saved =
                         messages.saveAndFlush(entity.read(noted, false).because(cause, !fetched.whole()));
-                octets.store(saved.id(), fetched.octets());
+                bytes.store(saved.id(), fetched.bytes());
+                mailboxes.messageCame(mailbox, fetched.received());
             }
         });
     }
@@ -101,7 +106,7 @@ class SetAside {
 
     /** Whether all of it is kept. */
     boolean isWhole(MessageEntity message) {
-        return message.size() <= properties.largestMessage().toBytes() && octets.has(message.id());
+        return message.size() <= properties.largestMessage().toBytes() && bytes.has(message.id());
     }
 
     /** Those that nobody has dealt with, the latest first. */
@@ -114,7 +119,7 @@ class SetAside {
      */
     MessageEntity find(UUID mailbox, long id) {
         return messages.findByIdAndMailboxId(id, mailbox)
-                .filter(message -> message.standing() == Standing.SET_ASIDE)
+                .filter(message -> message.status() == MessageStatus.SET_ASIDE)
                 .orElseThrow(Refused::notFound);
     }
 
@@ -141,7 +146,7 @@ class SetAside {
 
     void failedAgain(long id, Border.Failure why) {
         LOG.warn("message {} that was set aside can't be taken in now either: {}", id, why.trace());
-        transaction.executeWithoutResult(status ->
-                messages.findById(id).ifPresent(message -> messages.save(message.because(why.words(), true))));
+        transaction.executeWithoutResult(status -> messages.findById(id)
+                .ifPresent(message -> messages.save(message.because(Failure.ASIDE_BROKE.with(why.words()), true))));
     }
 }

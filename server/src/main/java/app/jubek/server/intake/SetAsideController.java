@@ -1,13 +1,13 @@
 package app.jubek.server.intake;
 
-import app.jubek.server.account.MailboxAccess;
-import app.jubek.server.account.SignedIn;
+import app.jubek.core.wording.Statement;
+import app.jubek.core.wording.Wording;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.platform.Refused;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -18,41 +18,39 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SetAsideController {
     private final SetAside setAside;
-    private final Intake intake;
-    private final MailboxAccess access;
+    private final SecondAttempts secondAttempts;
+    private final Wording wording;
 
-    SetAsideController(SetAside setAside, Intake intake, MailboxAccess access) {
+    SetAsideController(SetAside setAside, SecondAttempts secondAttempts, Wording wording) {
+        this.wording = wording;
         this.setAside = setAside;
-        this.intake = intake;
-        this.access = access;
+        this.secondAttempts = secondAttempts;
     }
 
     /**
-     * @param cause why no rule looked at it, as a clause
+     * @param cause why no rule looked at it
      * @param mayTryAgain whether enough of it is kept for that
      */
-    record SetAsideView(MessageLine message, String cause, boolean mayTryAgain) {}
+    record SetAsideView(MessageLine message, Statement cause, boolean mayTryAgain) {}
 
     /** Those that nobody has dealt with, the latest first. */
     @GetMapping("/api/mailboxes/{mailbox}/set-aside")
-    List<SetAsideView> all(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    List<SetAsideView> all(@Allowed UUID mailbox) {
         return setAside.open(mailbox).stream()
-                .map(message -> new SetAsideView(
-                        Messages.line(message), message.asideCause().orElse(""), setAside.isWhole(message)))
+                .map(message ->
+                        new SetAsideView(Messages.line(message), message.asideCause(), setAside.isWhole(message)))
                 .toList();
     }
 
     /** Rules look at it now, as if it had just come in. */
     @PostMapping("/api/mailboxes/{mailbox}/set-aside/{id}/try-again")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void tryAgain(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
-        access.check(who, mailbox);
+    void tryAgain(@Allowed UUID mailbox, @PathVariable long id) {
         setAside.checkWhole(setAside.find(mailbox, id));
-        if (!intake.tryAgain(mailbox, id)) {
+        if (!secondAttempts.tryAgain(mailbox, id)) {
             throw Refused.conflict(
                     "It can't be taken in now either: "
-                            + setAside.find(mailbox, id).asideCause().orElse("")
+                            + wording.of(setAside.find(mailbox, id).asideCause())
                             + ". Deal with it in your mail program, then close it here.",
                     Map.of());
         }
@@ -61,8 +59,7 @@ class SetAsideController {
     /** A person has dealt with it. */
     @PostMapping("/api/mailboxes/{mailbox}/set-aside/{id}/close")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void close(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable long id) {
-        access.check(who, mailbox);
+    void close(@Allowed UUID mailbox, @PathVariable long id) {
         setAside.close(mailbox, id);
     }
 }

@@ -2,11 +2,12 @@ package app.jubek.server.intake;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.Attachment;
-import app.jubek.core.message.Field;
+import app.jubek.core.message.HeaderField;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
+import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
@@ -17,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What criteria ask for besides subject and texts, kept beside them so that past mail is looked at without reading its
- * octets again.
+ * bytes again.
  *
  * @param returnPath empty for the null path
  * @param date the Date field, in milliseconds since 1970
@@ -43,7 +44,7 @@ record StoredParts(
 
     /** A field's name and value, or a person's name and address. */
     record Pair(String name, String value) {
-        static Pair of(Field field) {
+        static Pair of(HeaderField field) {
             String value = field.value();
             return new Pair(
                     storable(field.name()), storable(value.substring(0, Math.min(value.length(), LONGEST_VALUE))));
@@ -53,8 +54,8 @@ record StoredParts(
             return new Pair(storable(address.name()), storable(address.address()));
         }
 
-        Field field() {
-            return new Field(name, value, value);
+        HeaderField field() {
+            return new HeaderField(name, value, value);
         }
 
         MailAddress address() {
@@ -75,7 +76,7 @@ record StoredParts(
                         : address(message.returnPath().address()),
                 address(message.deliveredTo()),
                 message.attachments().stream()
-                        .map(a -> new Attachment(storable(a.name()), storable(a.mediaType()), a.octets()))
+                        .map(a -> new Attachment(storable(a.name()), storable(a.mediaType()), a.bytes()))
                         .toList(),
                 message.date().map(Instant::toEpochMilli).orElse(null),
                 message.sentBy(),
@@ -109,7 +110,8 @@ record StoredParts(
     }
 
     /** The message as criteria see it; it has no markup. */
-    ReadMessage message(String subject, List<String> texts, long size, Optional<String> messageId, List<String> notes) {
+    ReadMessage message(
+            String subject, List<String> texts, long size, Optional<String> messageId, List<Statement> notes) {
         Map<Role, List<MailAddress>> people = new EnumMap<>(Role.class);
         addresses.forEach(
                 (role, all) -> people.put(role, all.stream().map(Pair::address).toList()));

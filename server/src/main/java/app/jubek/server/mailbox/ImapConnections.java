@@ -97,12 +97,12 @@ public class ImapConnections implements DisposableBean {
         });
     }
 
-    IMAPStore open(Mailbox mailbox) throws MessagingException {
+    public IMAPStore open(Mailbox mailbox) throws MessagingException {
         return open(mailbox, READ_LIMIT_MS);
     }
 
     /** For IDLE, which may be silent for as long as its refresh takes. */
-    IMAPStore openForWatching(Mailbox mailbox, Duration silence) throws MessagingException {
+    public IMAPStore openForWatching(Mailbox mailbox, Duration silence) throws MessagingException {
         return open(mailbox, Long.toString(silence.multipliedBy(2).toMillis() + 30_000));
     }
 

@@ -11,7 +11,7 @@ public record MailServer(String host, int port) {
         return LOOPBACK.contains(host);
     }
 
-    /** TLS from the first octet; other ports upgrade by STARTTLS. */
+    /** TLS from the first byte; other ports upgrade by STARTTLS. */
     public boolean isImplicitTls() {
         return IMPLICIT_TLS.contains(port);
     }

@@ -2,21 +2,29 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Trouble;
 import app.jubek.core.schedule.Opening;
+import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.platform.Secrets;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 @Entity
+@DynamicUpdate
 @Table(name = "mailbox")
 class MailboxEntity {
     @Id
@@ -47,16 +55,23 @@ class MailboxEntity {
     private int ruleLimit;
     private int position;
     private String watching;
-    private String watchingDetail;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable String troubleCause;
+
+    @Enumerated(EnumType.STRING)
+    private @Nullable Advice troubleAdvice;
+
     private @Nullable Instant lastContact;
     private @Nullable Instant lastMessageAt;
+    private @Nullable Instant restoredAt;
+    private long evidenceEpoch;
 
     protected MailboxEntity() {}
 
     MailboxEntity(UUID id) {
         this.id = id;
         this.watching = Watching.STARTING.name();
-        this.watchingDetail = "";
     }
 
     void set(Mailbox mailbox, Secrets.Sealed password) {
@@ -99,7 +114,7 @@ class MailboxEntity {
     }
 
     void seal(Secrets.Sealed password) {
-        secret = password.octets();
+        secret = password.bytes();
         secretKeyId = password.keyId();
     }
 
@@ -110,8 +125,9 @@ class MailboxEntity {
     MailboxStatus status() {
         return new MailboxStatus(
                 Watching.valueOf(watching),
-                watchingDetail,
-                java.util.Optional.ofNullable(lastContact),
-                java.util.Optional.ofNullable(lastMessageAt));
+                Optional.ofNullable(troubleCause)
+                        .map(cause -> new Trouble(StatementJson.read(cause), Optional.ofNullable(troubleAdvice))),
+                Optional.ofNullable(lastContact),
+                Optional.ofNullable(lastMessageAt));
     }
 }

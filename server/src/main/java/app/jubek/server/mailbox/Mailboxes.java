@@ -2,39 +2,40 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Trouble;
 import app.jubek.core.schedule.Opening;
+import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.platform.Secrets;
-import java.sql.Timestamp;
+import app.jubek.server.signals.Signal;
+import app.jubek.server.signals.Signals;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The mailboxes Jubek works for. */
 @Service
 public class Mailboxes {
-    private static final String NOT_WATCHED =
-            "No running Jubek watches this mailbox just now. New mail waits at the mail server; if it stays so, start Jubek"
-                    + " again and look into its log.";
     private static final int HOURLY_LIMIT = 200;
     private static final int RULE_LIMIT = 100;
 
     private final MailboxRepository mailboxes;
     private final Secrets secrets;
-    private final JdbcClient jdbc;
+    private final Signals signals;
     private final Clock clock;
 
-    Mailboxes(MailboxRepository mailboxes, Secrets secrets, JdbcClient jdbc, Clock clock) {
+    Mailboxes(MailboxRepository mailboxes, Secrets secrets, Signals signals, Clock clock) {
         this.mailboxes = mailboxes;
         this.secrets = secrets;
-        this.jdbc = jdbc;
+        this.signals = signals;
         this.clock = clock;
     }
 
@@ -56,16 +57,10 @@ public class Mailboxes {
         return mailboxes.findByAddress(address.address()).map(MailboxEntity::mailbox);
     }
 
+    /** As whoever watches it has told last. */
     @Transactional(readOnly = true)
     public MailboxStatus status(UUID id) {
-        MailboxStatus told = entity(id).status();
-        boolean watched = jdbc.sql("select exists (select 1 from watch_lease where mailbox_id = ? and until > now())")
-                .param(id)
-                .query(Boolean.class)
-                .single();
-        return watched || told.watching() != Watching.WATCHING
-                ? told
-                : new MailboxStatus(Watching.NOT_WATCHED, NOT_WATCHED, told.lastContact(), told.lastMessageAt());
+        return entity(id).status();
     }
 
     /** The password, opened for one connection. */
@@ -100,41 +95,54 @@ public class Mailboxes {
     }
 
     /** Counts what makes the evidence in memory out of date: mail that left it. */
+    @Transactional
     public void evidenceChanged(UUID id) {
-        jdbc.sql("update mailbox set evidence_epoch = evidence_epoch + 1 where id = ?")
-                .param(id)
-                .update();
+        mailboxes.evidenceChanged(id);
+        signals.sendSoon(new Signal(Signal.Topic.MESSAGES, id));
     }
 
+    @Transactional(readOnly = true)
     public long evidenceEpoch(UUID id) {
-        return jdbc.sql("select evidence_epoch from mailbox where id = ?")
-                .param(id)
-                .query(Long.class)
-                .single();
+        return mailboxes.evidenceEpoch(id);
     }
 
     /** Only one transaction at a time decides or sends for a mailbox; to be called inside one. */
     public void lock(UUID id) {
-        jdbc.sql("select 1 from mailbox where id = ? for update")
-                .param(id)
-                .query(Integer.class)
-                .single();
+        mailboxes.lock(id).orElseThrow(Refused::notFound);
     }
 
     @Transactional
-    void report(UUID id, Watching watching, String detail) {
-        boolean heard = watching == Watching.WATCHING;
-        jdbc.sql("update mailbox set watching = ?, watching_detail = ?, last_contact = coalesce(?, last_contact)"
-                        + " where id = ?")
-                .params(watching.name(), detail, heard ? Timestamp.from(clock.instant()) : null, id)
-                .update();
+    public void report(UUID id, Watching watching, Optional<Trouble> trouble) {
+        mailboxes.report(
+                id,
+                watching.name(),
+                trouble.map(t -> StatementJson.write(t.cause()).toString()).orElse(null),
+                trouble.flatMap(Trouble::advice).orElse(null),
+                watching == Watching.WATCHING ? clock.instant() : null);
+        signals.sendSoon(new Signal(Signal.Topic.MAILBOX, id));
     }
 
     /** Notes when the last new message came in. */
+    @Transactional
     public void messageCame(UUID id, Instant at) {
-        jdbc.sql("update mailbox set last_message_at = greatest(?, last_message_at) where id = ?")
-                .params(Timestamp.from(at), id)
-                .update();
+        mailboxes.messageCame(id, at);
+        signals.sendSoon(new Signal(Signal.Topic.MESSAGES, id));
+    }
+
+    /** Whether the database was restored after a message came in, so that what it says of it may be old. */
+    @Transactional(readOnly = true)
+    public boolean wasRestoredSince(UUID id, Instant received) {
+        return mailboxes.wasRestoredSince(id, received);
+    }
+
+    /** When each mail server was last heard of, by the mailbox's address. */
+    @Transactional(readOnly = true)
+    public Map<String, Instant> lastContacts() {
+        return mailboxes.findAll().stream()
+                .filter(m -> m.status().lastContact().isPresent())
+                .collect(Collectors.toMap(
+                        m -> m.mailbox().own().identity().address(),
+                        m -> m.status().lastContact().orElseThrow()));
     }
 
     private MailboxEntity entity(UUID id) {

@@ -1,40 +1,60 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
 import java.net.UnknownHostException;
+import java.security.cert.CertPathValidatorException;
 import java.security.cert.CertificateExpiredException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javax.net.ssl.SSLException;
 
-/** Why a mail server can't be worked with, in plain words and with what to do. */
+/** Why a mail server can't be worked with, and what to do. */
 public final class ServerTrouble {
     private ServerTrouble() {}
 
-    public static String words(Throwable broken, MailServer server) {
+    /** What an exception of a library means; it is known by its type, where there is one. */
+    public static Trouble of(Throwable broken, MailServer server) {
         List<Throwable> causes = causes(broken);
-        String told = String.join(
-                " ", causes.stream().map(c -> String.valueOf(c.getMessage())).toList());
-        String name = "The mail server " + server.host();
-        if (has(causes, CertificateExpiredException.class) || told.contains("validity check failed")) {
-            return name + " shows a certificate that has expired, so no password was sent to it. Ask whoever runs it"
-                    + " to renew it.";
+        String host = server.host();
+        if (has(causes, CertificateExpiredException.class) || causes.stream().anyMatch(ServerTrouble::isExpired)) {
+            return Trouble.of(Failure.CERTIFICATE_EXPIRED.with(host), Advice.RENEW_CERTIFICATE);
         }
-        if (told.contains("STARTTLS")) {
-            return name + " offers no encryption (STARTTLS), so no password was sent to it. Check host and port, or"
-                    + " ask whoever runs it.";
+        if (has(causes, NoEncryption.class) || causes.stream().anyMatch(ServerTrouble::isWithoutEncryption)) {
+            return Trouble.of(Failure.NO_ENCRYPTION.with(host), Advice.CHECK_HOST_AND_PORT);
         }
         if (has(causes, SSLException.class)) {
-            return name + " can't be trusted: " + told(causes) + ". Check the host's name, or ask whoever runs it.";
+            return Trouble.of(Failure.NOT_TRUSTED.with(host, told(causes)), Advice.CHECK_HOST_NAME);
         }
         if (has(causes, UnknownHostException.class)) {
-            return name + " is not known by that name. Check the host in the settings.";
+            return Trouble.of(Failure.HOST_UNKNOWN.with(host), Advice.CORRECT_HOST);
         }
-        if (told.toLowerCase(Locale.ROOT).contains("too many")) {
-            return name + " takes no more connections for this mailbox just now. Jubek tries again by itself; close"
-                    + " other mail programs if it stays so.";
+        if (causes.stream().anyMatch(ServerTrouble::isTooMany)) {
+            return Trouble.of(Failure.TOO_MANY_CONNECTIONS.with(host), Advice.CLOSE_OTHER_PROGRAMS);
         }
-        return name + " can't be reached: " + told(causes) + ". Jubek tries again by itself.";
+        return Trouble.of(Failure.UNREACHABLE.with(host, told(causes)), Advice.TRIES_AGAIN);
+    }
+
+    private static boolean isExpired(Throwable cause) {
+        return cause instanceof CertPathValidatorException invalid
+                && invalid.getReason() == CertPathValidatorException.BasicReason.EXPIRED;
+    }
+
+    /** Angus Mail has no type for it: its IMAP store says so when STARTTLS is required and not offered. */
+    private static boolean isWithoutEncryption(Throwable cause) {
+        return contains(cause, "starttls") && contains(cause, "required");
+    }
+
+    /** A server says so in its own words (common practice). */
+    private static boolean isTooMany(Throwable cause) {
+        return contains(cause, "too many");
+    }
+
+    private static boolean contains(Throwable cause, String words) {
+        return cause.getMessage() != null
+                && cause.getMessage().toLowerCase(Locale.ROOT).contains(words);
     }
 
     /** The innermost cause in its own words. */
@@ -47,11 +67,11 @@ public final class ServerTrouble {
         return root.getMessage() == null ? root.getClass().getSimpleName() : root.getMessage();
     }
 
-    static boolean has(List<Throwable> causes, Class<?> type) {
+    public static boolean has(List<Throwable> causes, Class<?> type) {
         return causes.stream().anyMatch(type::isInstance);
     }
 
-    static List<Throwable> causes(Throwable broken) {
+    public static List<Throwable> causes(Throwable broken) {
         List<Throwable> all = new ArrayList<>();
         for (Throwable at = broken; at != null && !all.contains(at); at = at.getCause()) {
             all.add(at);

@@ -18,9 +18,9 @@ public record SpecialUse(String attribute, List<String> usualNames) {
             new SpecialUse("\\Archive", List.of("Archive", "Archives", "Archiv", "Arkiv"));
     public static final SpecialUse TRASH = new SpecialUse(
             "\\Trash", List.of("Trash", "Deleted Items", "Deleted Messages", "Papierkorb", "Papperskorgen"));
-    static final SpecialUse SENT =
+    public static final SpecialUse SENT =
             new SpecialUse("\\Sent", List.of("Sent", "Sent Items", "Sent Messages", "Sent Mail"));
-    static final SpecialUse JUNK =
+    public static final SpecialUse JUNK =
             new SpecialUse("\\Junk", List.of("Junk", "Junk Mail", "Junk E-mail", "Spam", "Skräppost"));
 
     /** The folder for it, when there is one. */

@@ -49,7 +49,7 @@ public final class UidCommands {
     }
 
     /** UIDs above one, in order. */
-    List<Long> above(long uid) throws MessagingException {
+    public List<Long> above(long uid) throws MessagingException {
         return fetched("UID FETCH " + (uid + 1) + ":* (UID)").stream()
                 .map(UidCommands::uid)
                 .flatMap(Optional::stream)
@@ -60,7 +60,7 @@ public final class UidCommands {
     }
 
     /** UIDs of messages that came in since a day, by the server's date of arrival. */
-    List<Long> since(LocalDate day) throws MessagingException {
+    public List<Long> since(LocalDate day) throws MessagingException {
         String date = DAY.format(day);
         Argument criteria = new Argument();
         criteria.writeAtom("SINCE");
@@ -81,21 +81,21 @@ public final class UidCommands {
     }
 
     /** All UIDs of the folder. */
-    Set<Long> all() throws MessagingException {
+    public Set<Long> all() throws MessagingException {
         Argument criteria = new Argument();
         criteria.writeAtom("ALL");
         return new HashSet<>(search(criteria));
     }
 
     /** The Message-IDs of messages above a UID; messages without one are missing. */
-    Map<Long, String> messageIdsAbove(long uid) throws MessagingException {
+    public Map<Long, String> messageIdsAbove(long uid) throws MessagingException {
         Map<Long, String> ids = new TreeMap<>();
         String command = "UID FETCH " + (uid + 1) + ":* (UID BODY.PEEK[HEADER.FIELDS (MESSAGE-ID)])";
         for (FetchResponse response : fetched(command)) {
             BODY body = response.getItem(BODY.class);
             Optional<Long> found = uid(response).filter(u -> u > uid);
             if (body != null && found.isPresent()) {
-                Matcher matcher = MESSAGE_ID.matcher(new String(octets(body), StandardCharsets.ISO_8859_1));
+                Matcher matcher = MESSAGE_ID.matcher(new String(bytes(body), StandardCharsets.ISO_8859_1));
                 if (matcher.find()) {
                     ids.put(found.get(), matcher.group());
                 }
@@ -110,17 +110,17 @@ public final class UidCommands {
     }
 
     /** A message as the folder lists it. */
-    record Listed(Fetched.Place place, Instant received, long size) {
-        long uid() {
+    public record Listed(Fetched.Place place, Instant received, long size) {
+        public long uid() {
             return place.uid();
         }
     }
 
     /** What was fetched of a message. */
-    record Content(long uid, byte[] octets) {}
+    public record Content(long uid, byte[] bytes) {}
 
     /** Date of arrival and size of messages, in the order asked for; those that are gone by now are missing. */
-    List<Listed> list(Collection<Long> uids) throws MessagingException {
+    public List<Listed> list(Collection<Long> uids) throws MessagingException {
         Map<Long, Listed> found = new HashMap<>();
         if (!uids.isEmpty()) {
             for (FetchResponse response : fetched("UID FETCH " + set(uids) + " (UID INTERNALDATE RFC822.SIZE)")) {
@@ -138,7 +138,7 @@ public final class UidCommands {
     }
 
     /** One item of the body of messages, fetched without marking them. */
-    List<Content> contents(Collection<Long> uids, String item) throws MessagingException {
+    public List<Content> contents(Collection<Long> uids, String item) throws MessagingException {
         List<Content> all = new ArrayList<>();
         if (uids.isEmpty()) {
             return all;
@@ -147,13 +147,13 @@ public final class UidCommands {
             BODY body = response.getItem(BODY.class);
             Optional<Long> uid = uid(response);
             if (body != null && uid.isPresent()) {
-                all.add(new Content(uid.get(), octets(body)));
+                all.add(new Content(uid.get(), bytes(body)));
             }
         }
         return all;
     }
 
-    /** Runs as ranges: lines of 8,000 octets are all that a server must take (RFC 7162 §4). */
+    /** Runs as ranges: lines of 8,000 bytes are all that a server must take (RFC 7162 §4). */
     private static String set(Collection<Long> uids) {
         List<String> ranges = new ArrayList<>();
         long from = -1;
@@ -267,7 +267,7 @@ public final class UidCommands {
                 .orElse(Instant.EPOCH);
     }
 
-    static byte[] octets(BODY body) {
+    static byte[] bytes(BODY body) {
         ByteArrayInputStream in = body.getByteArrayInputStream();
         return in == null ? new byte[0] : in.readAllBytes();
     }

@@ -9,6 +9,6 @@ public enum Watching {
     DATABASE_AWAY,
     /** Something inside Jubek failed; it is begun again. */
     FAILED,
-    /** No running Jubek has it in hand. */
+    /** No running Jubek watches it. */
     NOT_WATCHED
 }

@@ -19,7 +19,7 @@ import org.eclipse.angus.mail.imap.protocol.FLAGS;
 import org.eclipse.angus.mail.imap.protocol.FetchResponse;
 
 /** A message with its flags and its date of arrival, to be put into a folder of another mailbox (RFC 9051 §6.3.12). */
-public record WholeMessage(Optional<String> messageId, byte[] octets, Flags flags, Instant received) {
+public record WholeMessage(Optional<String> messageId, byte[] bytes, Flags flags, Instant received) {
 
     /** Fetched without marking it; empty when it is gone by now. */
     public static Optional<WholeMessage> of(UidCommands commands, long uid, Optional<String> messageId)
@@ -28,7 +28,7 @@ public record WholeMessage(Optional<String> messageId, byte[] octets, Flags flag
             BODY body = response.getItem(BODY.class);
             if (body != null) {
                 return Optional.of(new WholeMessage(
-                        messageId, UidCommands.octets(body), kept(response), UidCommands.received(response)));
+                        messageId, UidCommands.bytes(body), kept(response), UidCommands.received(response)));
             }
         }
         return Optional.empty();
@@ -43,39 +43,39 @@ public record WholeMessage(Optional<String> messageId, byte[] octets, Flags flag
         return flags;
     }
 
-    /** Whether an open folder holds it, octet by octet. */
+    /** Whether an open folder holds it, byte for byte. */
     public boolean isIn(UidCommands commands) throws MessagingException {
         return commands.contents(alike(commands), "BODY.PEEK[]").stream()
-                .anyMatch(content -> Arrays.equals(content.octets(), octets));
+                .anyMatch(content -> Arrays.equals(content.bytes(), bytes));
     }
 
     private List<Long> alike(UidCommands commands) throws MessagingException {
         if (messageId.isPresent()) {
-            return commands.like(messageId.get(), octets.length);
+            return commands.like(messageId.get(), bytes.length);
         }
         LocalDate day = LocalDate.ofInstant(received.minus(Duration.ofDays(1)), ZoneOffset.UTC);
         return commands.list(commands.since(day)).stream()
-                .filter(listed -> listed.size() == octets.length)
+                .filter(listed -> listed.size() == bytes.length)
                 .map(UidCommands.Listed::uid)
                 .toList();
     }
 
     public void appendTo(IMAPFolder folder) throws MessagingException {
         folder.doCommand(protocol -> {
-            protocol.append(folder.getFullName(), flags, Date.from(received), new Content(octets));
+            protocol.append(folder.getFullName(), flags, Date.from(received), new Content(bytes));
             return null;
         });
     }
 
-    private record Content(byte[] octets) implements Literal {
+    private record Content(byte[] bytes) implements Literal {
         @Override
         public int size() {
-            return octets.length;
+            return bytes.length;
         }
 
         @Override
         public void writeTo(OutputStream out) throws IOException {
-            out.write(octets);
+            out.write(bytes);
         }
     }
 }

@@ -14,10 +14,10 @@ import org.springframework.transaction.TransactionException;
 
 /**
  * Stands around the work on one thing from outside, so that what is wrong with it hurts nothing else. What breaks off
- * because of the surroundings (database, network, disk, memory) is told apart, as that is no fault of the thing.
+ * because of something around it (database, network, disk, memory) is told apart, as that is no fault of the thing.
  */
 public final class Border {
-    private static final List<Class<? extends Throwable>> SURROUNDINGS = List.of(
+    private static final List<Class<? extends Throwable>> TRANSIENT = List.of(
             DataAccessResourceFailureException.class,
             TransientDataAccessException.class,
             RecoverableDataAccessException.class,
@@ -40,9 +40,9 @@ public final class Border {
      * Why work broke off.
      *
      * @param cause as it was thrown
-     * @param ofSurroundings whether it would go well at another time
+     * @param isTransient whether it would go well at another time
      */
-    public record Failure(Throwable cause, boolean ofSurroundings) {
+    public record Failure(Throwable cause, boolean isTransient) {
         /** The innermost cause in its own words. */
         public String words() {
             List<Throwable> causes = causes(cause);
@@ -79,9 +79,9 @@ public final class Border {
     }
 
     public static Failure failure(Throwable cause) {
-        boolean surroundings =
-                causes(cause).stream().anyMatch(one -> SURROUNDINGS.stream().anyMatch(type -> type.isInstance(one)));
-        return new Failure(cause, surroundings);
+        boolean isTransient =
+                causes(cause).stream().anyMatch(one -> TRANSIENT.stream().anyMatch(type -> type.isInstance(one)));
+        return new Failure(cause, isTransient);
     }
 
     private static List<Throwable> causes(Throwable broken) {

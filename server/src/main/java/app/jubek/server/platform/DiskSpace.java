@@ -1,5 +1,8 @@
 package app.jubek.server.platform;
 
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
 import java.io.File;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -16,12 +19,11 @@ public class DiskSpace {
         this.folder = properties.dataDir().toAbsolutePath().toFile();
     }
 
-    public Optional<String> warning() {
+    public Optional<Trouble> warning() {
         long free = folder.getUsableSpace();
         boolean unknown = free == 0;
         return free >= ENOUGH || unknown
                 ? Optional.empty()
-                : Optional.of("The disk is nearly full: " + free / MIB
-                        + " MB are left. Make room, or new mail can't be taken in; nothing is lost meanwhile.");
+                : Optional.of(Trouble.of(Failure.DISK_NEARLY_FULL.with(free / MIB), Advice.MAKE_DISK_ROOM));
     }
 }

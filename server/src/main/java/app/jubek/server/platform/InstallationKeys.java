@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 /** The installation's keys, each in a file of its own outside the database, readable by its owner only. */
 @Component
 public class InstallationKeys {
-    private static final int OCTETS = 32;
+    private static final int BYTES = 32;
 
     private final Path folder;
 
@@ -62,7 +62,7 @@ public class InstallationKeys {
     }
 
     private static void create(Path file) throws IOException {
-        byte[] key = new byte[OCTETS];
+        byte[] key = new byte[BYTES];
         new SecureRandom().nextBytes(key);
         create(file, Base64.getEncoder().encodeToString(key));
     }

@@ -20,8 +20,8 @@ import org.springframework.util.unit.DataSize;
  * @param pollInterval how often a watched folder is asked even when nothing was announced
  * @param reconnectAfter pauses before connecting again; the last one repeats
  * @param retryAfter pauses before a step is tried again; after the last one it has failed
- * @param lease how long what a node has taken in hand stays its own without a sign of life
- * @param keepMail how long octets and evidence are kept
+ * @param lease how long what a node has claimed stays its own without a sign of life
+ * @param keepMail how long bytes and evidence are kept
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
@@ -42,8 +42,7 @@ public record JubekProperties(
         @DefaultValue Web web,
         @Nullable MailboxSettings mailbox,
         Map<String, OtherMailbox> otherMailboxes,
-        @Nullable FirstAccount account,
-        @Nullable Demo demo) {
+        @Nullable FirstAccount account) {
 
     public JubekProperties {
         otherMailboxes = Optional.ofNullable(otherMailboxes)
@@ -69,10 +68,6 @@ public record JubekProperties(
 
     public Optional<FirstAccount> firstAccount() {
         return Optional.ofNullable(account);
-    }
-
-    public Optional<Demo> simulated() {
-        return Optional.ofNullable(demo);
     }
 
     /**
@@ -150,12 +145,4 @@ public record JubekProperties(
 
     /** The first account; made when there is none yet. */
     public record FirstAccount(String signIn, String name, Optional<String> password) {}
-
-    /** Only in the demo: where the post office takes commands, and the rules and people to begin with. */
-    public record Demo(
-            String postOffice, Path ruleBook, @Nullable Path cards) {
-        public Optional<Path> people() {
-            return Optional.ofNullable(cards);
-        }
-    }
 }

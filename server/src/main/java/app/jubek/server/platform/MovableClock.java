@@ -22,11 +22,11 @@ public class MovableClock extends Clock {
     }
 
     /** How far the database's clock is ahead of this machine's. */
-    Duration correction() {
+    public Duration correction() {
         return correction;
     }
 
-    void correctBy(Duration ahead) {
+    public void correctBy(Duration ahead) {
         correction = ahead;
     }
 

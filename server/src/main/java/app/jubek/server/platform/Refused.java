@@ -36,15 +36,15 @@ public class Refused extends RuntimeException {
         return new Refused(HttpStatus.SERVICE_UNAVAILABLE, detail, List.of(), Map.of());
     }
 
-    HttpStatus status() {
+    public HttpStatus status() {
         return status;
     }
 
-    List<Place> places() {
+    public List<Place> places() {
         return places;
     }
 
-    Map<String, Object> more() {
+    public Map<String, Object> more() {
         return more;
     }
 }

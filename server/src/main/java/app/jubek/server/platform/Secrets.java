@@ -27,7 +27,7 @@ public class Secrets {
     }
 
     /** What is stored. */
-    public record Sealed(String keyId, byte[] octets) {}
+    public record Sealed(String keyId, byte[] bytes) {}
 
     public String currentKey() {
         return KEY + "-" + keys.newest(KEY);
@@ -38,24 +38,24 @@ public class Secrets {
         new SecureRandom().nextBytes(nonce);
         String keyId = currentKey();
         byte[] sealed = run(Cipher.ENCRYPT_MODE, keyId, nonce, secret.getBytes(StandardCharsets.UTF_8));
-        byte[] octets = ByteBuffer.allocate(NONCE + sealed.length)
+        byte[] bytes = ByteBuffer.allocate(NONCE + sealed.length)
                 .put(nonce)
                 .put(sealed)
                 .array();
-        return new Sealed(keyId, octets);
+        return new Sealed(keyId, bytes);
     }
 
     public String open(Sealed sealed) {
-        byte[] nonce = Arrays.copyOf(sealed.octets(), NONCE);
-        byte[] rest = Arrays.copyOfRange(sealed.octets(), NONCE, sealed.octets().length);
+        byte[] nonce = Arrays.copyOf(sealed.bytes(), NONCE);
+        byte[] rest = Arrays.copyOfRange(sealed.bytes(), NONCE, sealed.bytes().length);
         return new String(run(Cipher.DECRYPT_MODE, sealed.keyId(), nonce, rest), StandardCharsets.UTF_8);
     }
 
-    private byte[] run(int mode, String keyId, byte[] nonce, byte[] octets) {
+    private byte[] run(int mode, String keyId, byte[] nonce, byte[] bytes) {
         try {
             Cipher cipher = Cipher.getInstance("AES/GCM/NoPadding");
             cipher.init(mode, new SecretKeySpec(keys.key(keyId), "AES"), new GCMParameterSpec(TAG_BITS, nonce));
-            return cipher.doFinal(octets);
+            return cipher.doFinal(bytes);
         } catch (GeneralSecurityException wrongKey) {
             throw new IllegalStateException(
                     "a stored password can't be opened with the key " + keyId + ": was the key file replaced?",

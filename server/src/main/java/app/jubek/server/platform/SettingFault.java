@@ -18,7 +18,7 @@ public final class SettingFault extends IllegalArgumentException {
     /**
      * @param why a clause that names the value
      */
-    static SettingFault unusable(String setting, String why) {
+    public static SettingFault unusable(String setting, String why) {
         return new SettingFault("The setting " + setting + " can't be used: " + why + ".");
     }
 

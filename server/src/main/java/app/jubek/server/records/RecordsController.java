@@ -1,17 +1,15 @@
 package app.jubek.server.records;
 
 import app.jubek.core.step.StepState;
-import app.jubek.server.account.MailboxAccess;
-import app.jubek.server.account.SignedIn;
-import app.jubek.server.delivery.Outbox;
-import app.jubek.server.delivery.StepView;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
+import app.jubek.server.queue.Outbox;
+import app.jubek.server.queue.StepView;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,22 +23,16 @@ public class RecordsController {
 
     private final Outbox outbox;
     private final Messages messages;
-    private final MailboxAccess access;
 
-    RecordsController(Outbox outbox, Messages messages, MailboxAccess access) {
+    RecordsController(Outbox outbox, Messages messages) {
         this.outbox = outbox;
         this.messages = messages;
-        this.access = access;
     }
 
     record RecordView(StepView step, MessageLine message) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/records")
-    List<RecordView> records(
-            @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
-            @RequestParam(defaultValue = "") Set<StepState> states) {
-        access.check(who, mailbox);
+    List<RecordView> records(@Allowed UUID mailbox, @RequestParam(defaultValue = "") Set<StepState> states) {
         List<StepView> steps = outbox.newest(mailbox, states, LIMIT);
         Map<Long, MessageLine> lines = messages.lines(
                 mailbox, steps.stream().map(StepView::message).distinct().toList());
@@ -53,18 +45,12 @@ public class RecordsController {
 
     /** How many steps wait for a person. */
     @GetMapping("/api/mailboxes/{mailbox}/records/waiting")
-    Waiting waiting(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    Waiting waiting(@Allowed UUID mailbox) {
         return new Waiting(outbox.needsPerson(mailbox));
     }
 
     @PostMapping("/api/mailboxes/{mailbox}/steps/{step}/{act}")
-    StepView act(
-            @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
-            @PathVariable UUID step,
-            @PathVariable StepView.Act act) {
-        access.check(who, mailbox);
+    StepView act(@Allowed UUID mailbox, @PathVariable UUID step, @PathVariable StepView.Act act) {
         return outbox.act(mailbox, step, act);
     }
 }

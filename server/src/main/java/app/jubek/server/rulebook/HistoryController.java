@@ -2,18 +2,16 @@ package app.jubek.server.rulebook;
 
 import app.jubek.core.rule.BookDifference;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
-import app.jubek.server.account.MailboxAccess;
-import app.jubek.server.account.SignedIn;
+import app.jubek.server.account.Allowed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
@@ -23,29 +21,26 @@ class HistoryController {
     private static final int MOST = 30;
 
     private final RuleBookRepository books;
-    private final MailboxAccess access;
 
-    HistoryController(RuleBookRepository books, MailboxAccess access) {
+    HistoryController(RuleBookRepository books) {
         this.books = books;
-        this.access = access;
     }
 
     record HistoryView(List<VersionView> versions) {}
 
     /**
-     * @param changes from the version before it, in words
+     * @param changes from the version before it
      */
     record VersionView(
             int version,
             Instant savedAt,
             String savedBy,
-            List<String> changes,
+            List<Statement> changes,
             @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
 
     /** The newest versions first. */
     @GetMapping("/api/mailboxes/{mailbox}/rule-book/history")
-    HistoryView history(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    HistoryView history(@Allowed UUID mailbox) {
         List<RuleBookEntity> newest = books.newestFirst(mailbox, Limit.of(MOST + 1));
         List<VersionView> versions = new ArrayList<>();
         for (int i = 0; i < Math.min(newest.size(), MOST); i++) {

@@ -3,7 +3,7 @@ package app.jubek.server.rulebook;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.step.Into;
+import app.jubek.core.step.TargetFolder;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailbox;
@@ -49,7 +49,7 @@ class OtherMailboxes {
     }
 
     private static Stream<MailAddress> named(Rule rule) {
-        return rule.steps().stream().flatMap(step -> Into.of(step).flatMap(Into::mailbox).stream());
+        return rule.steps().stream().flatMap(step -> TargetFolder.of(step).flatMap(TargetFolder::mailbox).stream());
     }
 
     private String others(List<UUID> theirs, UUID mailbox) {

@@ -2,8 +2,9 @@ package app.jubek.server.rulebook;
 
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
-import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -12,7 +13,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -22,12 +22,10 @@ import tools.jackson.databind.JsonNode;
 class RuleBookController {
     private final RuleBooks books;
     private final OtherMailboxes others;
-    private final MailboxAccess access;
 
-    RuleBookController(RuleBooks books, OtherMailboxes others, MailboxAccess access) {
+    RuleBookController(RuleBooks books, OtherMailboxes others) {
         this.books = books;
         this.others = others;
-        this.access = access;
     }
 
     record RuleBookView(
@@ -38,22 +36,20 @@ class RuleBookController {
             Optional<String> savedBy) {}
 
     /** One rule as a sentence. */
-    record ReadBack(String rule, String sentence) {}
+    record ReadBack(String rule, Statement sentence) {}
 
     record RuleBookSaving(
             int baseVersion,
             @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/rule-book")
-    RuleBookView current(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    RuleBookView current(@Allowed UUID mailbox) {
         return view(books.current(mailbox));
     }
 
     @PutMapping("/api/mailboxes/{mailbox}/rule-book")
     RuleBookView save(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @RequestBody RuleBookSaving saving) {
-        access.check(who, mailbox);
+            @AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox, @RequestBody RuleBookSaving saving) {
         RuleBook wanted = RuleBookJson.read(saving.document());
         others.check(who, mailbox, books.current(mailbox).book(), wanted);
         return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName()));
@@ -61,7 +57,7 @@ class RuleBookController {
 
     private static RuleBookView view(RuleBooks.Versioned found) {
         List<ReadBack> sentences = found.book().rules().stream()
-                .map((Rule rule) -> new ReadBack(rule.id().value(), rule.inWords()))
+                .map((Rule rule) -> new ReadBack(rule.id().value(), rule.statement()))
                 .toList();
         return new RuleBookView(
                 found.version(), RuleBookJson.write(found.book()), sentences, found.savedAt(), found.savedBy());

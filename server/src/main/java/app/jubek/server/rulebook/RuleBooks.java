@@ -7,16 +7,14 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.jdbc.core.simple.JdbcClient;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,16 +23,16 @@ import org.springframework.transaction.annotation.Transactional;
 public class RuleBooks {
     private final RuleBookRepository books;
     private final Mailboxes mailboxes;
-    private final JdbcClient jdbc;
+    private final RuleSwitchRepository switches;
     private final Clock clock;
     private final Map<UUID, Compiled> compiled = new ConcurrentHashMap<>();
 
     private record Compiled(int version, CompiledBook book) {}
 
-    RuleBooks(RuleBookRepository books, Mailboxes mailboxes, JdbcClient jdbc, Clock clock) {
+    RuleBooks(RuleBookRepository books, Mailboxes mailboxes, RuleSwitchRepository switches, Clock clock) {
         this.books = books;
         this.mailboxes = mailboxes;
-        this.jdbc = jdbc;
+        this.switches = switches;
         this.clock = clock;
     }
 
@@ -65,13 +63,8 @@ public class RuleBooks {
     /** Since when each rule that is on has been on. */
     @Transactional(readOnly = true)
     public Map<RuleId, Instant> onSince(UUID mailbox) {
-        Map<RuleId, Instant> since = new HashMap<>();
-        jdbc.sql("select rule_id, on_since from rule_switch where mailbox_id = ?")
-                .param(mailbox)
-                .query((row, n) -> since.put(
-                        new RuleId(row.getString(1)), row.getTimestamp(2).toInstant()))
-                .list();
-        return since;
+        return switches.of(mailbox).stream()
+                .collect(Collectors.toMap(RuleSwitchEntity::rule, RuleSwitchEntity::onSince));
     }
 
     /**
@@ -119,14 +112,11 @@ public class RuleBooks {
     }
 
     private void noteSwitches(UUID mailbox, RuleBook before, RuleBook after) {
-        Timestamp now = Timestamp.from(clock.instant());
+        Instant now = clock.instant();
         after.rules().forEach(rule -> {
             boolean was = before.find(rule.id()).map(Rule::on).orElse(false);
             if (rule.on() && !was) {
-                jdbc.sql("insert into rule_switch (mailbox_id, rule_id, on_since) values (?, ?, ?)"
-                                + " on conflict (mailbox_id, rule_id) do update set on_since = excluded.on_since")
-                        .params(mailbox, rule.id().value(), now)
-                        .update();
+                switches.save(new RuleSwitchEntity(mailbox, rule.id(), now));
             }
         });
     }

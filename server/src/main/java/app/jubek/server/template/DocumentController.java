@@ -3,7 +3,7 @@ package app.jubek.server.template;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.DocumentId;
 import app.jubek.core.text.Pieces;
-import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
@@ -37,15 +37,12 @@ class DocumentController {
     private final Documents documents;
     private final Templates templates;
     private final Mailboxes mailboxes;
-    private final MailboxAccess access;
     private final Clock clock;
 
-    DocumentController(
-            Documents documents, Templates templates, Mailboxes mailboxes, MailboxAccess access, Clock clock) {
+    DocumentController(Documents documents, Templates templates, Mailboxes mailboxes, Clock clock) {
         this.documents = documents;
         this.templates = templates;
         this.mailboxes = mailboxes;
-        this.access = access;
         this.clock = clock;
     }
 
@@ -65,8 +62,7 @@ class DocumentController {
             List<String> usedBy) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/documents")
-    List<DocumentView> documents(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    List<DocumentView> documents(@Allowed UUID mailbox) {
         List<Saved> all = templates.current(mailbox);
         return documents.all(mailbox).stream().map(kept -> view(kept, all)).toList();
     }
@@ -75,35 +71,29 @@ class DocumentController {
     @PutMapping(value = "/api/mailboxes/{mailbox}/documents/{document}", consumes = MediaType.ALL_VALUE)
     DocumentView save(
             @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
+            @Allowed UUID mailbox,
             @PathVariable String document,
             @RequestParam(defaultValue = "") String fileName,
             @RequestHeader(value = HttpHeaders.CONTENT_TYPE, defaultValue = MediaType.APPLICATION_OCTET_STREAM_VALUE)
                     String mediaType,
             InputStream body) {
-        access.check(who, mailbox);
         DocumentId id = id(document);
-        byte[] octets = read(body);
+        byte[] bytes = read(body);
         Document next = new Document(
                 id,
                 fileName,
                 Pieces.before(mediaType, ';').strip(),
-                octets.length,
+                bytes.length,
                 today(mailbox),
                 documents.find(mailbox, id).flatMap(kept -> kept.document().lookAgainOn()));
-        documents.save(mailbox, new Documents.Kept(next, clock.instant(), who.shownName()), octets);
+        documents.save(mailbox, new Documents.Kept(next, clock.instant(), who.shownName()), bytes);
         return view(documents.find(mailbox, id).orElseThrow(), templates.current(mailbox));
     }
 
     record DocumentChange(String fileName, Optional<LocalDate> lookAgainOn) {}
 
     @PatchMapping("/api/mailboxes/{mailbox}/documents/{document}")
-    DocumentView change(
-            @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
-            @PathVariable String document,
-            @RequestBody DocumentChange change) {
-        access.check(who, mailbox);
+    DocumentView change(@Allowed UUID mailbox, @PathVariable String document, @RequestBody DocumentChange change) {
         Documents.Kept was = documents.find(mailbox, id(document)).orElseThrow(Refused::notFound);
         Document old = was.document();
         String name = Optional.ofNullable(change.fileName()).orElse(old.fileName());
@@ -113,10 +103,8 @@ class DocumentController {
         return view(kept, templates.current(mailbox));
     }
 
-    @GetMapping("/api/mailboxes/{mailbox}/documents/{document}/octets")
-    ResponseEntity<byte[]> octets(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable String document) {
-        access.check(who, mailbox);
+    @GetMapping("/api/mailboxes/{mailbox}/documents/{document}/bytes")
+    ResponseEntity<byte[]> bytes(@Allowed UUID mailbox, @PathVariable String document) {
         Document found = documents
                 .find(mailbox, id(document))
                 .orElseThrow(Refused::notFound)
@@ -130,13 +118,12 @@ class DocumentController {
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
                 .contentType(
                         MediaType.parseMediaType(found.isPicture() ? found.mediaType() : "application/octet-stream"))
-                .body(documents.octets(mailbox, found.id()).all());
+                .body(documents.bytes(mailbox, found.id()).all());
     }
 
     /** Refused while a template takes it along. */
     @DeleteMapping("/api/mailboxes/{mailbox}/documents/{document}")
-    void remove(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable String document) {
-        access.check(who, mailbox);
+    void remove(@Allowed UUID mailbox, @PathVariable String document) {
         DocumentId id = id(document);
         List<String> users = usedBy(id, templates.current(mailbox));
         if (!users.isEmpty()) {
@@ -176,7 +163,7 @@ class DocumentController {
         }
     }
 
-    /** One octet more than is allowed is enough to know. */
+    /** One byte more than is allowed is enough to know. */
     private static byte[] read(InputStream body) {
         try {
             return body.readNBytes((int) Document.MOST + 1);

@@ -28,7 +28,7 @@ public class LetterPages {
     }
 
     private String inside(UUID mailbox, Document picture) {
-        byte[] octets = documents.octets(mailbox, picture.id()).all();
-        return "data:" + picture.mediaType() + ";base64," + Base64.getEncoder().encodeToString(octets);
+        byte[] bytes = documents.bytes(mailbox, picture.id()).all();
+        return "data:" + picture.mediaType() + ";base64," + Base64.getEncoder().encodeToString(bytes);
     }
 }

@@ -7,7 +7,8 @@ import app.jubek.core.template.Field;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateFault;
 import app.jubek.core.template.TemplateId;
-import app.jubek.server.account.MailboxAccess;
+import app.jubek.core.wording.Statement;
+import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
@@ -35,14 +36,12 @@ class TemplateController {
     private final Templates templates;
     private final RuleBooks books;
     private final Mailboxes mailboxes;
-    private final MailboxAccess access;
     private final Clock clock;
 
-    TemplateController(Templates templates, RuleBooks books, Mailboxes mailboxes, MailboxAccess access, Clock clock) {
+    TemplateController(Templates templates, RuleBooks books, Mailboxes mailboxes, Clock clock) {
         this.templates = templates;
         this.books = books;
         this.mailboxes = mailboxes;
-        this.access = access;
         this.clock = clock;
     }
 
@@ -58,16 +57,15 @@ class TemplateController {
             Instant savedAt,
             String savedBy) {}
 
-    record FieldView(String key, String words, boolean canBeMissing) {}
+    record FieldView(String key, Statement name, boolean canBeMissing) {}
 
     record TemplatesView(List<TemplateView> templates, List<FieldView> fields) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/templates")
-    TemplatesView templates(@AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox) {
-        access.check(who, mailbox);
+    TemplatesView templates(@Allowed UUID mailbox) {
         RuleBook book = books.current(mailbox).book();
         List<FieldView> fields = Arrays.stream(Field.values())
-                .map(f -> new FieldView(f.key(), f.words(), f.canBeMissing()))
+                .map(f -> new FieldView(f.key(), f.with(), f.canBeMissing()))
                 .toList();
         return new TemplatesView(
                 templates.current(mailbox).stream()
@@ -78,9 +76,7 @@ class TemplateController {
 
     /** All versions, the newest first. */
     @GetMapping("/api/mailboxes/{mailbox}/templates/{template}/versions")
-    List<TemplateView> versions(
-            @AuthenticationPrincipal SignedIn who, @PathVariable UUID mailbox, @PathVariable String template) {
-        access.check(who, mailbox);
+    List<TemplateView> versions(@Allowed UUID mailbox, @PathVariable String template) {
         RuleBook book = books.current(mailbox).book();
         return templates.versions(mailbox, new TemplateId(template)).stream()
                 .map(saved -> view(saved, book, mailbox))
@@ -92,10 +88,9 @@ class TemplateController {
     @PutMapping("/api/mailboxes/{mailbox}/templates/{template}")
     TemplateView save(
             @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
+            @Allowed UUID mailbox,
             @PathVariable String template,
             @RequestBody TemplateSaving saving) {
-        access.check(who, mailbox);
         Saved next = new Saved(
                 saving.written().template(new TemplateId(template), saving.baseVersion() + 1),
                 saving.written().lookAgainOn(),
@@ -109,10 +104,9 @@ class TemplateController {
     @DeleteMapping("/api/mailboxes/{mailbox}/templates/{template}")
     void remove(
             @AuthenticationPrincipal SignedIn who,
-            @PathVariable UUID mailbox,
+            @Allowed UUID mailbox,
             @PathVariable String template,
             @RequestParam(defaultValue = "0") int baseVersion) {
-        access.check(who, mailbox);
         Saved last = templates.versions(mailbox, new TemplateId(template)).stream()
                 .findFirst()
                 .orElseThrow(Refused::notFound);
@@ -153,6 +147,6 @@ class TemplateController {
     private static Optional<TemplateId> template(Step step) {
         return step instanceof Step.Reply reply
                 ? reply.template()
-                : step instanceof Step.Forward forward ? forward.cover().template() : Optional.empty();
+                : step instanceof Step.Forward forward ? forward.options().template() : Optional.empty();
     }
 }

@@ -4,7 +4,7 @@ import app.jubek.core.template.DocumentId;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
-import app.jubek.server.platform.AsWritten;
+import app.jubek.server.http.AsWritten;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;

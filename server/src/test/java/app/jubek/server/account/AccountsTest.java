@@ -72,7 +72,7 @@ class AccountsTest extends ServerContext {
         wrong(5, "Forgetful", here);
         assertThatThrownBy(() -> throttle.begin("forgetful ", here))
                 .isInstanceOfSatisfying(
-                        SignInPaused.class,
+                        SignInThrottle.SignInPaused.class,
                         paused -> assertThat(paused.seconds()).isEqualTo(1));
         await(() -> throttle.succeeded(throttle.begin("forgetful", here)));
         wrong(4, "forgetful", here);
@@ -85,7 +85,7 @@ class AccountsTest extends ServerContext {
             throttle.begin("guess " + i, place("192.0.2.2"));
         }
         assertThatThrownBy(() -> throttle.begin("guess again", place("192.0.2.2")))
-                .isInstanceOf(SignInPaused.class);
+                .isInstanceOf(SignInThrottle.SignInPaused.class);
         assertThatCode(() -> throttle.begin("guess again", place("192.0.2.3"))).doesNotThrowAnyException();
     }
 
@@ -96,7 +96,7 @@ class AccountsTest extends ServerContext {
                     "owner", place("203.0.113." + ThreadLocalRandom.current().nextInt(100))));
         }
         SignInOrigin elsewhere = place("198.51.100.7");
-        assertThatThrownBy(() -> throttle.begin("owner", elsewhere)).isInstanceOf(SignInPaused.class);
+        assertThatThrownBy(() -> throttle.begin("owner", elsewhere)).isInstanceOf(SignInThrottle.SignInPaused.class);
         SignInOrigin known = new SignInOrigin("198.51.100.7", "", "a browser of the owner");
         assertThatCode(() -> throttle.begin("owner", known)).doesNotThrowAnyException();
     }

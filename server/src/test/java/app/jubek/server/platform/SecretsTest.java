@@ -34,7 +34,6 @@ class SecretsTest {
                 new JubekProperties.Web(List.of(), false, any),
                 null,
                 Map.of(),
-                null,
                 null));
     }
 
@@ -50,14 +49,14 @@ class SecretsTest {
 
     @Test
     void theSamePasswordNeverLooksTheSameTwice() {
-        assertThat(secrets().seal("hornbeam").octets())
-                .isNotEqualTo(secrets().seal("hornbeam").octets());
+        assertThat(secrets().seal("hornbeam").bytes())
+                .isNotEqualTo(secrets().seal("hornbeam").bytes());
     }
 
     @Test
     void anAlteredOrForeignSecretIsRefusedAndTheKeyIsNamed() throws IOException {
         Secrets.Sealed sealed = secrets().seal("hornbeam");
-        sealed.octets()[20] ^= 1;
+        sealed.bytes()[20] ^= 1;
         assertThatThrownBy(() -> secrets().open(sealed)).hasMessageContaining("key secrets-1");
         Secrets.Sealed good = secrets().seal("hornbeam");
         Files.delete(folder.resolve("keys/secrets-1"));

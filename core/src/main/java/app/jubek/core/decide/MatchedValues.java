@@ -1,0 +1,40 @@
+package app.jubek.core.decide;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.AddressCriterion;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.view.MessageView;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Which of the values that a rule lists a message has; of several, the one listed first. */
+record MatchedValues(Criterion picksOut, MessageView message) {
+    /** The sender as the rule names it; the sender's address where it names none. */
+    Optional<String> sender() {
+        return first(true).or(() -> message.message().sender().map(MailAddress::key));
+    }
+
+    /** A phrase or an address other than a sender's. */
+    Optional<String> value() {
+        return first(false);
+    }
+
+    private Optional<String> first(boolean sender) {
+        return picksOut.tests().stream()
+                .filter(test -> !test.negated() && isList(test) && isOfSender(test) == sender)
+                .flatMap(test -> IntStream.range(0, test.terms().size())
+                        .filter(i -> test.terms().get(i).hits(message))
+                        .mapToObj(test.written()::get))
+                .findFirst();
+    }
+
+    private static boolean isList(SimpleCriterion test) {
+        return test instanceof AddressCriterion || test instanceof TextCriterion;
+    }
+
+    private static boolean isOfSender(SimpleCriterion test) {
+        return test instanceof AddressCriterion address && address.part() == AddressCriterion.AddressField.SENDER;
+    }
+}

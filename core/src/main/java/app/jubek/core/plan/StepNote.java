@@ -1,0 +1,23 @@
+package app.jubek.core.plan;
+
+import app.jubek.core.wording.Code;
+
+/** How a step came to where it is, beside reasons and failures. */
+public enum StepNote implements Code {
+    PERHAPS_TWICE,
+    /** The failure. */
+    TO_BE_TRIED_AGAIN,
+    /** The failure and the number of attempts. */
+    GIVEN_UP,
+    NOBODY_KNOWS_WHETHER_SENT,
+    /** The recipient. */
+    NOT_HANDED_ON_TO,
+    FORWARDED_INSTEAD,
+    IN_PLACE_OF_REDIRECT,
+    DISCARDED_BY_PERSON,
+    DELETED_MEANWHILE,
+    /** The folder. */
+    MOVED_MEANWHILE_TO,
+    MOVED_OR_DELETED_MEANWHILE,
+    MOVED_PLACE_UNKNOWN
+}

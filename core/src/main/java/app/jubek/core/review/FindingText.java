@@ -1,0 +1,32 @@
+package app.jubek.core.review;
+
+import app.jubek.core.wording.Code;
+
+/** The cause of a finding. */
+enum FindingText implements Code {
+    /** So many past messages. */
+    NONE_PICKED,
+    /** So many messages, the rule that stops the newest. */
+    ALL_STOPPED_ABOVE,
+    /** Per cent of all mail. */
+    PICKS_SHARE,
+    /** So many messages, the other rule. */
+    REPLIES_AFTER_ANOTHER,
+    /** Addresses, so many messages, the other rule. */
+    FORWARDED_AND_REDIRECTED_BY_TWO,
+    /** Addresses. */
+    FORWARDS_AND_REDIRECTS,
+    /** Addresses. */
+    BACK_TO_THIS_MAILBOX,
+    EXCEPTIONS_LEAVE_OUT_ALL,
+    CRITERIA_EXCLUDE_EACH_OTHER,
+    /** Values, how many. */
+    VALUES_ADD_NOTHING,
+    /** The other rule. */
+    SAME_AS,
+    STOPPED_BY_RULE_ABOVE,
+    /** A phrase, so many messages, of so many. */
+    INSIDE_LONGER_WORDS,
+    /** So many messages, what they say. */
+    PICKS_WHAT_DENIES
+}

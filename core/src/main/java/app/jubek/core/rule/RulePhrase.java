@@ -1,0 +1,28 @@
+package app.jubek.core.rule;
+
+import app.jubek.core.wording.Code;
+
+/** A rule read back as one sentence, and what changed from one rule book to the next. */
+enum RulePhrase implements Code {
+    /** What it picks out, what it does; then what it leaves out, and when it is active. */
+    RULE,
+    RULE_WITH_EXCEPTIONS,
+    RULE_WITH_SCHEDULE,
+    RULE_WITH_EXCEPTIONS_AND_SCHEDULE,
+    NOTHING_YET,
+    /** Each of the next has the rule's name. */
+    REMOVED,
+    ADDED_ON,
+    ADDED_PAUSED,
+    DOES_IT_OTHERWISE,
+    STOPS_NOW,
+    CONTINUES_NOW,
+    SWITCHED_ON,
+    PAUSED,
+    MOVED,
+    /** The name and the one before. */
+    RENAMED,
+    /** The name and the sentence. */
+    READS_NOW,
+    FENCE_CHANGED
+}

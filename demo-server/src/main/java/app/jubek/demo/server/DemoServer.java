@@ -1,0 +1,10 @@
+package app.jubek.demo.server;
+
+import org.springframework.boot.autoconfigure.AutoConfiguration;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
+import org.springframework.context.annotation.Import;
+
+@AutoConfiguration
+@EnableConfigurationProperties(DemoProperties.class)
+@Import({OstrelGardens.class, OutsideController.class})
+class DemoServer {}

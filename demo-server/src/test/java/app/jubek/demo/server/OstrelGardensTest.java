@@ -1,0 +1,56 @@
+package app.jubek.demo.server;
+
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.jubek.core.rule.RuleBook;
+import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.rulebook.RuleBooks;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** With the files of the demo as they ship. */
+class OstrelGardensTest {
+    private static final Path FILES = Path.of("../demo/ostrel-gardens");
+    private static final UUID FIRST = UUID.randomUUID();
+    private static final UUID SECOND = UUID.randomUUID();
+
+    private final RuleBooks books = mock(RuleBooks.class);
+    private final AddressBooks people = mock(AddressBooks.class);
+
+    private void furnish(int version, boolean withPeople) {
+        when(books.current(any()))
+                .thenReturn(new RuleBooks.Versioned(version, RuleBook.empty(), Optional.empty(), Optional.empty()));
+        Path cards = withPeople ? FILES.resolve("people.vcf") : null;
+        new OstrelGardens(
+                        new DemoProperties("http://127.0.0.1:1", FILES.resolve("rule-book.json"), cards), books, people)
+                .furnish(List.of(FIRST, SECOND));
+    }
+
+    @Test
+    void theFirstMailboxBeginsWithTheGardensPeopleAndRules() {
+        furnish(0, true);
+        verify(people).take(eq(FIRST), argThat(cards -> !cards.people().isEmpty()));
+        verify(books).save(eq(FIRST), eq(0), argThat(book -> book.rules().size() > 3), anyString());
+        verify(books, never()).save(eq(SECOND), anyInt(), any(), anyString());
+    }
+
+    @Test
+    void rulesThatAreThereStayAndPeopleNeedNotBeGiven() {
+        furnish(3, true);
+        verify(books, never()).save(any(), anyInt(), any(), anyString());
+        furnish(0, false);
+        verify(books).save(eq(FIRST), eq(0), any(), anyString());
+        verify(people, never()).take(any(), any());
+    }
+}

@@ -1,0 +1,3 @@
+package app.jubek.server.content;
+
+interface MessageContentRepository extends ContentPartRepository<MessageContentPart, MessageContentPart.Key, Long> {}

@@ -1,0 +1,99 @@
+package app.jubek.server.desk;
+
+import app.jubek.server.account.Allowed;
+import app.jubek.server.account.SignedIn;
+import app.jubek.server.intake.MessageLine;
+import app.jubek.server.intake.Messages;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.queue.DoneCount;
+import app.jubek.server.queue.Outbox;
+import app.jubek.server.queue.RuleUse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What was done since a person last looked, and how much each rule is used. */
+@RestController
+class DeskController {
+    private static final int LOOKED_BACK = 7;
+    private static final Duration FIRST_LOOK = Duration.ofDays(7);
+
+    private final Outbox outbox;
+    private final Messages messages;
+    private final DeskVisitRepository visits;
+    private final Reminders reminders;
+    private final Mailboxes mailboxes;
+    private final Clock clock;
+
+    DeskController(
+            Outbox outbox,
+            Messages messages,
+            DeskVisitRepository visits,
+            Reminders reminders,
+            Mailboxes mailboxes,
+            Clock clock) {
+        this.reminders = reminders;
+        this.mailboxes = mailboxes;
+        this.outbox = outbox;
+        this.messages = messages;
+        this.visits = visits;
+        this.clock = clock;
+    }
+
+    /**
+     * @param lastVisit when the person last left the desk
+     * @param since what is counted from; a week ago when they never did
+     * @param came messages that came in and were decided
+     * @param done messages that something was done with, by what it was
+     * @param reminders messages to be looked at today or tomorrow, or within the last week
+     */
+    record DeskView(
+            Optional<Instant> lastVisit, Instant since, int came, List<DoneCount> done, List<ReminderView> reminders) {}
+
+    record ReminderView(MessageLine message, LocalDate day) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/desk")
+    DeskView desk(@AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox) {
+        Optional<Instant> lastVisit =
+                visits.findById(new DeskVisitEntity.Key(who.id(), mailbox)).map(DeskVisitEntity::at);
+        Instant since = lastVisit.orElseGet(() -> clock.instant().minus(FIRST_LOOK));
+        return new DeskView(
+                lastVisit,
+                since,
+                messages.decidedSince(mailbox, since),
+                outbox.doneSince(mailbox, since),
+                reminders(mailbox));
+    }
+
+    private List<ReminderView> reminders(UUID mailbox) {
+        LocalDate today =
+                LocalDate.ofInstant(clock.instant(), mailboxes.find(mailbox).zone());
+        List<Reminders.Remind> due = reminders.between(mailbox, today.minusDays(LOOKED_BACK), today.plusDays(1));
+        Map<Long, MessageLine> lines = messages.lines(
+                mailbox, due.stream().map(Reminders.Remind::message).toList());
+        return due.stream()
+                .map(one -> new ReminderView(lines.get(one.message()), one.day()))
+                .toList();
+    }
+
+    /** The person leaves the desk; from now on it counts anew. */
+    @PutMapping("/api/mailboxes/{mailbox}/desk/visit")
+    void visited(@AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox) {
+        visits.left(who.id(), mailbox, clock.instant());
+    }
+
+    /** How often and when each rule acted. */
+    @GetMapping("/api/mailboxes/{mailbox}/uses")
+    List<RuleUse> uses(@Allowed UUID mailbox) {
+        return outbox.uses(mailbox);
+    }
+}

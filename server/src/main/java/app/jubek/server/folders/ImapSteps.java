@@ -1,0 +1,261 @@
+package app.jubek.server.folders;
+
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.StepNote;
+import app.jubek.core.step.Flag;
+import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
+import app.jubek.core.wording.Statement;
+import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.ImapConnections;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.SpecialUse;
+import jakarta.mail.Folder;
+import jakarta.mail.MessagingException;
+import java.util.Optional;
+import org.eclipse.angus.mail.imap.IMAPStore;
+import org.springframework.stereotype.Component;
+
+/** Steps inside the mailbox. Each looks first whether it was done before, so that repeating it does no harm. */
+@Component
+public class ImapSteps {
+    private static final String INBOX = "INBOX";
+
+    private final ImapConnections connections;
+    private final StoredMail mail;
+
+    ImapSteps(ImapConnections connections, StoredMail mail) {
+        this.connections = connections;
+        this.mail = mail;
+    }
+
+    /** There is nothing left to do: somebody moved or deleted the message meanwhile. */
+    public static final class Needless extends MessagingException {
+        private static final long serialVersionUID = 1L;
+
+        private final transient Statement why;
+
+        Needless(Statement why) {
+            super(why.code());
+            this.why = why;
+        }
+
+        public Statement why() {
+            return why;
+        }
+    }
+
+    public void mark(Mailbox mailbox, long message, Step.Mark mark) throws MessagingException {
+        connected(mailbox, store -> {
+            Fetched.Place place = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                for (String flag : mark.add()) {
+                    open.commands().flag(place.uid(), flag, true);
+                }
+                for (String flag : mark.remove()) {
+                    open.commands().flag(place.uid(), flag, false);
+                }
+            }
+        });
+    }
+
+    /**
+     * Copies a message to a folder.
+     *
+     * @param repeated an earlier attempt may have got through
+     */
+    public void copy(Mailbox mailbox, long message, TargetFolder into, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            String target = FolderName.named(store, into.folder());
+            made(store, target);
+            boolean there =
+                    repeated && new Search(store, mail.find(message)).in(target).isPresent();
+            if (!there) {
+                Fetched.Place place = whereabouts(store, message);
+                try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                    open.commands().copy(place.uid(), target);
+                }
+            }
+        });
+    }
+
+    /**
+     * Moves a message to a folder. Where somebody else has moved it meanwhile, it is left to them.
+     *
+     * @param repeated an earlier attempt may have got halfway
+     */
+    public void file(Mailbox mailbox, long message, TargetFolder into, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, FolderName.named(store, into.folder()), repeated));
+    }
+
+    public void archive(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, FolderName.forUse(store, SpecialUse.ARCHIVE), repeated));
+    }
+
+    public void trash(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, FolderName.forUse(store, SpecialUse.TRASH), repeated));
+    }
+
+    /**
+     * For good; only where the mail server can remove a single message.
+     *
+     * @param repeated an earlier attempt may have got through; then a copy that lies elsewhere is not taken for it
+     */
+    public void delete(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        if (!repeated) {
+            connected(mailbox, store -> whereabouts(store, message));
+        }
+        removeInPlace(mailbox, message);
+    }
+
+    /** Removes it from where it lies, as far as we know; nothing when it lies elsewhere by now. */
+    void removeInPlace(Mailbox mailbox, long message) throws MessagingException {
+        connected(mailbox, store -> {
+            removesSingly(store);
+            StoredMail.Stored stored = mail.find(message);
+            if (isInPlace(store, stored)) {
+                try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
+                    open.commands().remove(stored.place().uid());
+                }
+            }
+        });
+    }
+
+    /**
+     * @throws Needless where somebody else has moved or deleted the message meanwhile
+     */
+    void staysInPlace(Mailbox mailbox, long message) throws MessagingException {
+        connected(mailbox, store -> {
+            if (!isInPlace(store, mail.find(message))) {
+                throw new Needless(StepNote.MOVED_OR_DELETED_MEANWHILE.with());
+            }
+        });
+    }
+
+    /** Refuses where the mail server can't remove a single message (RFC 4315). */
+    static void removesSingly(IMAPStore store) throws MessagingException {
+        if (!store.hasCapability("UIDPLUS")) {
+            throw ImapRefused.forGood(Failure.NO_SINGLE_REMOVAL.with(), Advice.TRASH_INSTEAD);
+        }
+    }
+
+    /** RFC 9051 §2.3.2 has the keywords. */
+    public void outOfJunk(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            if (!whereabouts(store, message).folder().equals(INBOX)) {
+                move(store, mail.find(message), INBOX, repeated);
+            }
+            Fetched.Place now = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, now.folder())) {
+                open.commands().flag(now.uid(), "$Junk", false);
+                open.commands().flag(now.uid(), "$NotJunk", true);
+            }
+        });
+    }
+
+    private void moveTo(IMAPStore store, long message, String target, boolean repeated) throws MessagingException {
+        StoredMail.Stored stored = mail.find(message);
+        if (isInPlace(store, stored)) {
+            move(store, stored, target, repeated);
+        } else {
+            seeWhereItIs(store, stored, target);
+        }
+    }
+
+    private void seeWhereItIs(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
+        Search search = new Search(store, stored);
+        Optional<Fetched.Place> there = search.in(target);
+        if (there.isPresent()) {
+            mail.moved(stored.id(), there.get());
+            return;
+        }
+        Fetched.Place elsewhere =
+                search.everywhere().orElseThrow(() -> new Needless(StepNote.DELETED_MEANWHILE.with()));
+        mail.moved(stored.id(), elsewhere);
+        throw new Needless(StepNote.MOVED_MEANWHILE_TO.with(elsewhere.folder()));
+    }
+
+    /** After a hand-over that failed for good: back in sight, unread and flagged. */
+    public void bringBack(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            Fetched.Place place = whereabouts(store, message);
+            if (!place.folder().equals(INBOX)) {
+                move(store, mail.find(message), INBOX, repeated);
+            }
+            Fetched.Place now = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, now.folder())) {
+                open.commands().flag(now.uid(), Flag.SEEN.imap(), false);
+                open.commands().flag(now.uid(), Flag.FLAGGED.imap(), true);
+            }
+        });
+    }
+
+    void connected(Mailbox mailbox, ImapConnections.Work work) throws MessagingException {
+        try {
+            connections.with(mailbox, work);
+        } catch (Needless needless) {
+            throw needless;
+        } catch (MessagingException broken) {
+            throw ImapRefused.of(broken);
+        }
+    }
+
+    private static boolean isInPlace(IMAPStore store, StoredMail.Stored stored) throws MessagingException {
+        if (!store.getFolder(stored.place().folder()).exists()) {
+            return false;
+        }
+        try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
+            return open.holds(stored.place());
+        }
+    }
+
+    /** Where the message lies now; noted when it is not where we believed it. */
+    Fetched.Place whereabouts(IMAPStore store, long message) throws MessagingException {
+        StoredMail.Stored stored = mail.find(message);
+        if (isInPlace(store, stored)) {
+            return stored.place();
+        }
+        Fetched.Place elsewhere = new Search(store, stored)
+                .everywhere()
+                .orElseThrow(() -> new Needless(StepNote.DELETED_MEANWHILE.with()));
+        mail.moved(message, elsewhere);
+        return elsewhere;
+    }
+
+    private void move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
+            throws MessagingException {
+        made(store, target);
+        Optional<Fetched.Place> copied = repeated ? new Search(store, stored).in(target) : Optional.empty();
+        Optional<Fetched.Place> place = moved(store, stored, target, copied);
+        if (place.isEmpty()) {
+            place = new Search(store, stored).in(target);
+        }
+        mail.moved(stored.id(), place.orElseThrow(() -> new Needless(StepNote.MOVED_PLACE_UNKNOWN.with())));
+    }
+
+    static void made(IMAPStore store, String target) throws MessagingException {
+        Folder into = store.getFolder(target);
+        if (!into.exists() && !into.create(Folder.HOLDS_MESSAGES)) {
+            throw ImapRefused.forGood(Failure.FOLDER_NOT_CREATED.with(target), Advice.CREATE_FOLDER);
+        }
+    }
+
+    private static Optional<Fetched.Place> moved(
+            IMAPStore store, StoredMail.Stored stored, String target, Optional<Fetched.Place> copied)
+            throws MessagingException {
+        boolean move = store.hasCapability("MOVE");
+        boolean single = store.hasCapability("UIDPLUS");
+        if (!move && !single) {
+            throw ImapRefused.forGood(Failure.NEITHER_MOVE_NOR_REMOVAL.with(), Advice.MARK_INSTEAD);
+        }
+        try (OpenFolder open = OpenFolder.of(store, stored.place().folder())) {
+            long uid = stored.place().uid();
+            if (copied.isPresent() && single) {
+                open.commands().remove(uid);
+                return copied;
+            }
+            return move ? open.commands().move(uid, target) : open.commands().copyAndRemove(uid, target);
+        }
+    }
+}

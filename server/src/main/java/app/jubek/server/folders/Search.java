@@ -1,0 +1,42 @@
+package app.jubek.server.folders;
+
+import app.jubek.server.mailbox.Fetched;
+import jakarta.mail.Folder;
+import jakarta.mail.MessagingException;
+import java.util.Arrays;
+import java.util.Optional;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.IMAPStore;
+
+/** Looks for a message by its Message-ID and size; one without a Message-ID is found nowhere. */
+record Search(IMAPStore store, StoredMail.Stored wanted) {
+    Optional<Fetched.Place> in(String name) throws MessagingException {
+        IMAPFolder folder = (IMAPFolder) store.getFolder(name);
+        return folder.exists() ? in(folder) : Optional.empty();
+    }
+
+    /** In any folder, the one where it was believed first. */
+    Optional<Fetched.Place> everywhere() throws MessagingException {
+        Optional<Fetched.Place> found = in(wanted.place().folder());
+        for (Folder folder : store.getDefaultFolder().list("*")) {
+            boolean selectable =
+                    !Arrays.asList(((IMAPFolder) folder).getAttributes()).contains("\\Noselect");
+            if (found.isEmpty() && selectable) {
+                found = in((IMAPFolder) folder);
+            }
+        }
+        return found;
+    }
+
+    private Optional<Fetched.Place> in(IMAPFolder folder) throws MessagingException {
+        if (wanted.messageId().isEmpty()) {
+            return Optional.empty();
+        }
+        try (OpenFolder open = OpenFolder.forReading(folder)) {
+            long validity = folder.getUIDValidity();
+            return open.commands().like(wanted.messageId().get(), wanted.size()).stream()
+                    .max(Long::compare)
+                    .map(uid -> new Fetched.Place(folder.getFullName(), validity, uid));
+        }
+    }
+}

@@ -1,0 +1,10 @@
+package app.jubek.server.intake;
+
+/** How a stored message came to be here. */
+public enum MessageStatus {
+    /** Was there before; evidence, never acted on. */
+    PAST,
+    DECIDED,
+    /** Could not be taken in; shown, not acted on. */
+    SET_ASIDE
+}

@@ -1,0 +1,73 @@
+package app.jubek.server.intake;
+
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.ReadingNote;
+import app.jubek.server.content.MessageContent;
+import app.jubek.server.mailbox.Fetched;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.CpuBudget;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps past mail as evidence: nothing is decided about it, and nothing is done. */
+@Component
+class PastMailRecorder {
+    private final MessageRepository messages;
+    private final MessageContent content;
+    private final Deciding deciding;
+    private final Mailboxes mailboxes;
+    private final TransactionTemplate transaction;
+
+    PastMailRecorder(
+            MessageRepository messages,
+            MessageContent content,
+            Deciding deciding,
+            Mailboxes mailboxes,
+            TransactionTemplate transaction) {
+        this.messages = messages;
+        this.content = content;
+        this.deciding = deciding;
+        this.mailboxes = mailboxes;
+        this.transaction = transaction;
+    }
+
+    /**
+     * A batch of the first reading, in one transaction under the mailbox's lock: ids are committed in their order, so that
+     * whoever reads on from the last id misses none.
+     */
+    void record(UUID mailbox, List<Fetched> fetched) {
+        List<ReadMail> all = fetched.stream()
+                .map(one -> ReadMail.parse(one, CpuBudget.ofMessage()))
+                .toList();
+        transaction.executeWithoutResult(status -> {
+            mailboxes.lock(mailbox);
+            Map<String, MessageEntity> known = knownByDigest(mailbox, all);
+            for (ReadMail mail : all) {
+                if (known.containsKey(mail.digest())) {
+                    known.get(mail.digest()).locate(mail.fetched().place());
+                } else {
+                    record(mailbox, mail);
+                }
+            }
+        });
+    }
+
+    /** Inside the caller's transaction, which holds the mailbox's lock. */
+    void record(UUID mailbox, ReadMail mail) {
+        ReadMessage message =
+                mail.fetched().whole() ? mail.message() : mail.message().withNote(ReadingNote.ONLY_HEADER_READ.with());
+        MessageEntity entity = new MessageEntity(mailbox, mail.fetched(), mail.digest(), MessageStatus.PAST);
+        MessageEntity saved = messages.saveAndFlush(entity.read(message, deciding.isConversation(mailbox, message)));
+        content.store(saved.id(), mail.fetched().bytes());
+    }
+
+    private Map<String, MessageEntity> knownByDigest(UUID mailbox, List<ReadMail> mails) {
+        List<String> digests = mails.stream().map(ReadMail::digest).toList();
+        return messages.withDigests(mailbox, digests).stream()
+                .collect(Collectors.toMap(MessageEntity::digest, m -> m, (first, again) -> first));
+    }
+}

@@ -1,0 +1,177 @@
+package app.jubek.server.pastmail;
+
+import app.jubek.core.rehearse.AllOrAny;
+import app.jubek.core.rehearse.Counter;
+import app.jubek.core.rehearse.CriterionFigures;
+import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.MessageResult;
+import app.jubek.core.rehearse.RuleMatches;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.Allowed;
+import app.jubek.server.deciding.DecisionContexts;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What the edited rule does to past mail. */
+@RestController
+public class EvidenceController {
+    private final PastMail pastMail;
+    private final DecisionContexts contexts;
+
+    EvidenceController(PastMail pastMail, DecisionContexts contexts) {
+        this.pastMail = pastMail;
+        this.contexts = contexts;
+    }
+
+    /**
+     * @param order where among the rules the rule is to be, from 0
+     * @param counter whose messages are listed
+     * @param example the message the rule was started from
+     */
+    record EvidenceAsked(
+            @Schema(ref = "#/components/schemas/Rule") JsonNode rule,
+            int order,
+            int days,
+            Counter counter,
+            int offset,
+            int limit,
+            Optional<Long> example) {}
+
+    record Counts(int picked, int leftOut, int stoppedEarlier, int laterRulesAct, int nearMiss, int outsideItsHours) {}
+
+    /**
+     * What all and any mean, on real mail.
+     *
+     * @param criterion which one the second message meets, from 0
+     */
+    record AllOrAnyView(Optional<PastMail.Line> all, Optional<PastMail.Line> one, int criterion) {}
+
+    /**
+     * What changes against the rule as it is live.
+     *
+     * @param more messages that would be picked and are not now
+     * @param fewer messages that are picked now and would not be
+     */
+    record Difference(int more, int fewer) {}
+
+    /**
+     * @param counters empty when the rule does not come near it
+     */
+    record Example(PastMail.Line message, Set<Counter> counters) {}
+
+    record EvidenceView(
+            int messages,
+            Counts counts,
+            List<Integer> weeks,
+            List<CriterionFigures> picksOut,
+            List<CriterionFigures> leavesOut,
+            List<EvidenceRow> rows,
+            int rowsInAll,
+            Optional<Example> example,
+            Optional<Difference> difference,
+            Optional<AllOrAnyView> allOrAny,
+            Statement readBack) {}
+
+    @PostMapping("/api/mailboxes/{mailbox}/evidence")
+    EvidenceView evidence(@Allowed UUID mailbox, @RequestBody EvidenceAsked asked) {
+        PastMail.Window window = pastMail.window(mailbox, asked.days());
+        Rule rule = RuleBookJson.readRule(asked.rule());
+        Evidence evidence = window.evidence(rule, asked.order());
+        return new EvidenceView(
+                evidence.total(),
+                counts(evidence),
+                Weeks.of(received(evidence, window), window.now(), window.days()),
+                evidence.picksOut(),
+                evidence.leavesOut(),
+                EvidenceRows.of(evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
+                evidence.count(asked.counter()),
+                example(evidence, window, asked.example()),
+                difference(evidence, rule, window),
+                allOrAny(rule, window),
+                rule.statement());
+    }
+
+    private static Optional<AllOrAnyView> allOrAny(Rule rule, PastMail.Window window) {
+        return AllOrAny.of(rule.picksOut(), window.past())
+                .map(found -> new AllOrAnyView(
+                        found.all().map(at -> PastMail.Line.of(window.past().message(at))),
+                        found.one().map(one -> PastMail.Line.of(window.past().message(one.at()))),
+                        found.one().map(AllOrAny.One::criterion).orElse(0)));
+    }
+
+    private static Optional<Difference> difference(Evidence draft, Rule rule, PastMail.Window window) {
+        return window.book().find(rule.id()).filter(live -> !live.equals(rule)).map(live -> {
+            Evidence now = Evidence.of(
+                    window.book(), live.id(), window.past(), window.mailbox().opening());
+            BitSet would = picked(draft);
+            BitSet does = picked(now);
+            BitSet more = (BitSet) would.clone();
+            more.andNot(does);
+            does.andNot(would);
+            return new Difference(more.cardinality(), does.cardinality());
+        });
+    }
+
+    private static BitSet picked(Evidence evidence) {
+        BitSet picked = new BitSet();
+        evidence.places(Counter.PICKED).forEach(picked::set);
+        return picked;
+    }
+
+    private static List<Instant> received(Evidence evidence, PastMail.Window window) {
+        return evidence.places(Counter.PICKED).stream()
+                .map(at -> window.past().message(at).received())
+                .toList();
+    }
+
+    /** How the message that a rule was started from stands to it. */
+    private static Optional<Example> example(Evidence evidence, PastMail.Window window, Optional<Long> id) {
+        return id.flatMap(wanted -> window.places(List.of(wanted)).stream().findFirst())
+                .map(place -> new Example(
+                        PastMail.Line.of(window.past().message(place)),
+                        evidence.results().stream()
+                                .filter(s -> s.at() == place)
+                                .findFirst()
+                                .map(MessageResult::counters)
+                                .orElse(Set.of())));
+    }
+
+    /** How many messages of the last days each rule picks and its exceptions leave out, and how many stay. */
+    record RuleBookFigures(int messages, List<RuleFigures> rules, int inInbox) {}
+
+    record RuleFigures(String rule, int picked, int leftOut) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/rule-book/figures")
+    RuleBookFigures figures(@Allowed UUID mailbox, @RequestParam(defaultValue = "30") int days) {
+        PastMail.Window window = pastMail.window(mailbox, days);
+        RuleMatches found =
+                RuleMatches.of(window.book(), window.past(), contexts.ofRehearsal(window.mailbox(), window.now()));
+        List<RuleFigures> each = window.book().rules().stream()
+                .map(rule -> new RuleFigures(rule.id().value(), found.picked(rule.id()), found.excluded(rule.id())))
+                .toList();
+        return new RuleBookFigures(window.past().size(), each, found.inInbox());
+    }
+
+    private static Counts counts(Evidence evidence) {
+        return new Counts(
+                evidence.count(Counter.PICKED),
+                evidence.count(Counter.LEFT_OUT),
+                evidence.count(Counter.STOPPED_EARLIER),
+                evidence.count(Counter.LATER_RULES_ACT),
+                evidence.count(Counter.NEAR_MISS),
+                evidence.count(Counter.OUTSIDE_ITS_HOURS));
+    }
+}

@@ -1,0 +1,33 @@
+package app.jubek.server.pastmail;
+
+import app.jubek.core.matching.Span;
+import app.jubek.core.rehearse.Counter;
+import app.jubek.core.wording.Statement;
+import app.jubek.server.queue.Work;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One message of the evidence on one line.
+ *
+ * @param snippet a piece of the text around matched words, where the subject has none
+ * @param fate every step it would get, by which rule
+ */
+record EvidenceRow(
+        long id,
+        Instant received,
+        Marked sender,
+        Marked subject,
+        Optional<Marked> snippet,
+        Set<Counter> counters,
+        List<Fate> fate) {
+
+    record Marked(String text, List<Span> marks) {}
+
+    /**
+     * @param own by the edited rule
+     */
+    record Fate(String rule, boolean own, Work kind, Statement done) {}
+}

@@ -1,0 +1,245 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.plan.Advice;
+import app.jubek.core.step.StepState;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.statement.StatementJson;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+@Entity
+@Table(name = "step")
+class StepEntity {
+    @Id
+    private UUID id;
+
+    private UUID mailboxId;
+    private long messageId;
+    private String ruleId;
+    private int ruleVersion;
+    private String ruleName;
+    private int ordinal;
+    private int position;
+
+    @Enumerated(EnumType.STRING)
+    private Work kind;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String detail;
+
+    private String recipient = "";
+    private String envelopeSender = "";
+    private @Nullable String outgoingId;
+
+    @Enumerated(EnumType.STRING)
+    private StepState state;
+
+    private int attempts;
+    private Instant plannedAt;
+    private @Nullable Instant claimedAt;
+    private @Nullable Instant settledAt;
+
+    /** Times at which something is due or runs out are kept by the database's clock alone. */
+    @Column(updatable = false)
+    private Instant dueAt;
+
+    @Column(updatable = false)
+    private @Nullable Instant leasedUntil;
+
+    private @Nullable UUID claimedBy;
+    private @Nullable String reason;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable String reasonArguments;
+
+    @Enumerated(EnumType.STRING)
+    private @Nullable Advice advice;
+
+    private boolean approved;
+    private boolean perhapsTwice;
+
+    protected StepEntity() {}
+
+    StepEntity(UUID mailboxId, long messageId, Work kind, int position, String detail, Instant plannedAt) {
+        this.id = UUID.randomUUID();
+        this.mailboxId = mailboxId;
+        this.messageId = messageId;
+        this.kind = kind;
+        this.position = position;
+        this.detail = detail;
+        this.plannedAt = plannedAt;
+        this.dueAt = Instant.EPOCH;
+        this.state = StepState.PLANNED;
+    }
+
+    StepEntity by(String rule, int version, String name, int stepOrdinal) {
+        ruleId = rule;
+        ruleVersion = version;
+        ruleName = name;
+        ordinal = stepOrdinal;
+        return this;
+    }
+
+    StepEntity leaving(String to, String sender, String messageIdOut) {
+        recipient = to;
+        envelopeSender = sender;
+        outgoingId = messageIdOut;
+        return this;
+    }
+
+    StepEntity to(String to) {
+        recipient = to;
+        return this;
+    }
+
+    void become(StepState next) {
+        state = state.become(next);
+        reason = null;
+        reasonArguments = null;
+        advice = null;
+    }
+
+    void become(StepState next, Statement why) {
+        become(next);
+        reason = why.code();
+        reasonArguments = StatementJson.write(why.arguments()).toString();
+    }
+
+    void settle(StepState next, Instant at) {
+        become(next);
+        settledAt = at;
+    }
+
+    void settle(StepState next, Statement why, Instant at) {
+        become(next, why);
+        settledAt = at;
+    }
+
+    void claim(Instant at, UUID node) {
+        become(StepState.SENDING);
+        claimedAt = at;
+        claimedBy = node;
+        attempts++;
+    }
+
+    void advise(Advice whatToDo) {
+        advice = whatToDo;
+    }
+
+    /** Set when an attempt broke off where nobody can know; it stays in the record. */
+    void perhapsTwice() {
+        perhapsTwice = true;
+    }
+
+    /** A person wants it done, whatever the limits say. */
+    void approve() {
+        approved = true;
+        attempts = 0;
+        settledAt = null;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID mailboxId() {
+        return mailboxId;
+    }
+
+    long messageId() {
+        return messageId;
+    }
+
+    String ruleId() {
+        return ruleId;
+    }
+
+    int ordinal() {
+        return ordinal;
+    }
+
+    int position() {
+        return position;
+    }
+
+    int ruleVersion() {
+        return ruleVersion;
+    }
+
+    String ruleName() {
+        return ruleName;
+    }
+
+    Work kind() {
+        return kind;
+    }
+
+    String detail() {
+        return detail;
+    }
+
+    String recipient() {
+        return recipient;
+    }
+
+    String envelopeSender() {
+        return envelopeSender;
+    }
+
+    Optional<String> outgoingId() {
+        return Optional.ofNullable(outgoingId);
+    }
+
+    /** Why it is where it is, where there is something to say. */
+    Optional<Statement> because() {
+        return Optional.ofNullable(reason)
+                .map(code -> new Statement(
+                        code,
+                        Optional.ofNullable(reasonArguments)
+                                .map(StatementJson::readArguments)
+                                .orElse(List.of())));
+    }
+
+    Optional<Advice> advice() {
+        return Optional.ofNullable(advice);
+    }
+
+    boolean isApproved() {
+        return approved;
+    }
+
+    boolean isPerhapsTwice() {
+        return perhapsTwice;
+    }
+
+    boolean isClaimedBy(UUID node, int attempt) {
+        return state == StepState.SENDING && node.equals(claimedBy) && attempts == attempt;
+    }
+
+    StepState state() {
+        return state;
+    }
+
+    int attempts() {
+        return attempts;
+    }
+
+    Instant plannedAt() {
+        return plannedAt;
+    }
+
+    Optional<Instant> settledAt() {
+        return Optional.ofNullable(settledAt);
+    }
+}

@@ -1,0 +1,136 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.step.StepState;
+import app.jubek.server.platform.SkipLocked;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+interface StepRepository extends JpaRepository<StepEntity, UUID> {
+    /**
+     * The id of the next step that is due; steps in a folder are done one after the other for each message. A mailbox, a
+     * rule and a recipient have so many steps under way at most, and the mailbox that has fewest comes first, so that none
+     * holds up the others.
+     */
+    @SkipLocked
+    @Query("""
+            with busy as materialized (
+              select b.mailboxId as mailbox, b.ruleId as rule, b.recipient as recipient from StepEntity b
+              where b.state = SENDING)
+            select s.id from StepEntity s
+            where s.state = READY and s.dueAt <= instant
+            and (select count(*) from busy b where b.mailbox = s.mailboxId) < :ofMailbox
+            and (select count(*) from busy b where b.mailbox = s.mailboxId and b.rule = s.ruleId) < :ofRule
+            and (s.recipient = '' or (select count(*) from busy b where b.recipient = s.recipient) < :toRecipient)
+            and (s.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) or not exists (
+              select 1 from StepEntity e where e.messageId = s.messageId and e.position < s.position
+              and e.kind not in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) and e.state in (READY, SENDING)
+              and not (s.kind = BRING_BACK and e.kind in (FILE_ELSEWHERE, TRASH, DELETE))))
+            and (s.kind not in (FILE_ELSEWHERE, TRASH, DELETE) or not exists (
+              select 1 from StepEntity e where e.messageId = s.messageId
+              and e.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)
+              and e.state in (PLANNED, HELD, READY, SENDING, FAILED)))
+            order by (select count(*) from busy b where b.mailbox = s.mailboxId), s.dueAt, s.plannedAt, s.position
+            limit 1""")
+    Optional<UUID> nextDue(int ofMailbox, int ofRule, int toRecipient);
+
+    /** Of a step that can't even be read: it counts as tried, and after so many times it has failed. */
+    @Modifying
+    @Query("update StepEntity s set s.attempts = s.attempts + 1, s.reason = :reason, s.leasedUntil = null,"
+            + " s.reasonArguments = :arguments, s.advice = null, s.dueAt = instant + :nanos nanosecond,"
+            + " s.settledAt = case when s.attempts + 1 >= :most then instant else s.settledAt end,"
+            + " s.state = case when s.attempts + 1 >= :most then app.jubek.core.step.StepState.FAILED"
+            + " else app.jubek.core.step.StepState.READY end"
+            + " where s.id = :id and s.state in (READY, SENDING)")
+    void brokenBeforeRead(UUID id, String reason, String arguments, long nanos, int most);
+
+    @Query("select s.id from StepEntity s where s.state = SENDING and s.leasedUntil < instant")
+    List<UUID> abandoned();
+
+    @SkipLocked
+    @Query("select s.id from StepEntity s where s.id = :id and s.state = SENDING and s.leasedUntil < instant")
+    Optional<UUID> abandoned(UUID id);
+
+    @Modifying(flushAutomatically = true)
+    @Query("update StepEntity s set s.leasedUntil = instant + :nanos nanosecond"
+            + " where s.id in :ids and s.state = SENDING and s.claimedBy = :node")
+    void lease(Collection<UUID> ids, UUID node, long nanos);
+
+    @Modifying(flushAutomatically = true)
+    @Query("update StepEntity s set s.dueAt = instant + :nanos nanosecond, s.leasedUntil = null where s.id = :id")
+    void postpone(UUID id, long nanos);
+
+    int countByStateIn(Collection<StepState> states);
+
+    @Query("select min(s.plannedAt) from StepEntity s where s.state in :states")
+    Optional<Instant> firstPlanned(Collection<StepState> states);
+
+    @Query("select s.id from StepEntity s where s.messageId in :messages")
+    List<UUID> idsOfMessages(Collection<Long> messages);
+
+    /** Native, as only PostgreSQL's own functions look into a list inside a JSON document. */
+    @Query(nativeQuery = true, value = """
+            select s.message_id, min(tag) from step s join message m on m.id = s.message_id,
+            jsonb_array_elements_text(s.detail -> 'tags') tag
+            where s.mailbox_id = :mailbox and s.kind = 'MARK' and s.state = 'SENT' and m.gone_at is null
+            and jsonb_typeof(s.detail -> 'tags') = 'array' and tag between :first and :last
+            group by s.message_id order by 2, 1""")
+    List<Object[]> markedBetween(UUID mailbox, String first, String last);
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
+            + " and s.outgoingId is not null and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
+    int countLeftByRule(UUID mailbox, String rule, Instant since);
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
+    int countIn(UUID mailbox, Collection<StepState> states);
+
+    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.outgoingId is not null"
+            + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
+    int countLeft(UUID mailbox, Instant since);
+
+    @Query("select new app.jubek.server.queue.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)"
+            + " from StepEntity s where s.mailboxId = :mailbox and s.state in ('SENT', 'UNCERTAIN', 'UNDONE')"
+            + " group by s.ruleId")
+    List<RuleUse> uses(UUID mailbox);
+
+    @Query("select s.ruleId, count(distinct s.messageId) from StepEntity s where s.mailboxId = :mailbox"
+            + " and s.state = 'WITHHELD' and s.reason = :reason group by s.ruleId")
+    List<Object[]> withheldByRule(UUID mailbox, String reason);
+
+    @Query("select new app.jubek.server.queue.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s"
+            + " where s.mailboxId = :mailbox and s.settledAt > :since and s.state in ('SENT', 'UNCERTAIN')"
+            + " group by s.kind")
+    List<DoneCount> doneSince(UUID mailbox, Instant since);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox order by s.plannedAt desc, s.id desc")
+    List<StepEntity> newest(UUID mailbox, Limit limit);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
+            + " order by s.plannedAt desc, s.id desc")
+    List<StepEntity> newestIn(UUID mailbox, Collection<StepState> states, Limit limit);
+
+    @Query("select s from StepEntity s join MessageEntity m on m.id = s.messageId"
+            + " where s.mailboxId = :mailbox and s.kind = REPLY"
+            + " and (lower(s.recipient) = :sender or s.recipient = '' and array_position(m.senders, :sender) > 0)"
+            + " order by s.plannedAt desc, s.id desc limit :limit")
+    List<StepEntity> answersTo(UUID mailbox, String sender, int limit);
+
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.messageId in :messages"
+            + " order by s.position")
+    List<StepEntity> ofMessages(UUID mailbox, Collection<Long> messages);
+
+    Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
+
+    boolean existsByMailboxIdAndOutgoingIdIn(UUID mailboxId, Collection<String> outgoingIds);
+
+    @Query("select m.receivedAt from MessageEntity m where m.id = :message")
+    Instant received(long message);
+
+    boolean existsByMessageIdAndKind(long messageId, Work kind);
+}

@@ -1,0 +1,42 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.step.StepState;
+import app.jubek.core.wording.Statement;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * One step as screens show it.
+ *
+ * @param done what it does, as a participle
+ * @param because why it is where it is, where there is something to say
+ * @param advice what a person can do about it
+ * @param acts what a person may do with it now
+ */
+public record StepView(
+        UUID id,
+        long message,
+        String rule,
+        int ruleVersion,
+        String ruleName,
+        Work kind,
+        Statement done,
+        String recipient,
+        StepState state,
+        Optional<Statement> because,
+        Optional<Statement> advice,
+        int attempts,
+        Instant plannedAt,
+        Optional<Instant> settledAt,
+        List<Act> acts) {
+
+    /** What a person may do with a step that waits or has failed. */
+    public enum Act {
+        SEND_NOW,
+        TRY_AGAIN,
+        FORWARD_INSTEAD,
+        DISCARD
+    }
+}

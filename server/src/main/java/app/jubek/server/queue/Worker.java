@@ -1,0 +1,154 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.message.ByteSource;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
+import app.jubek.core.safety.Cleared;
+import app.jubek.core.safety.Outgoing;
+import app.jubek.core.step.Step;
+import app.jubek.core.step.TargetFolder;
+import app.jubek.server.folders.CrossMailboxMove;
+import app.jubek.server.folders.ImapRefused;
+import app.jubek.server.folders.ImapSteps;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.ServerTrouble;
+import app.jubek.server.notice.Notices;
+import app.jubek.server.platform.Border;
+import app.jubek.server.smtp.NullSenderRefused;
+import app.jubek.server.smtp.SmtpFault;
+import app.jubek.server.smtp.SmtpSessions;
+import jakarta.mail.MessagingException;
+import java.io.IOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** Carries out one claimed step and notes how it went. */
+@Component
+class Worker {
+    private static final Logger LOG = LoggerFactory.getLogger(Worker.class);
+
+    private final Claims claims;
+    private final ImapSteps imap;
+    private final CrossMailboxMove elsewhere;
+    private final FrozenMail frozen;
+    private final SmtpSessions sessions;
+    private final Notices notices;
+
+    Worker(
+            Claims claims,
+            ImapSteps imap,
+            CrossMailboxMove elsewhere,
+            FrozenMail frozen,
+            SmtpSessions sessions,
+            Notices notices) {
+        this.claims = claims;
+        this.imap = imap;
+        this.elsewhere = elsewhere;
+        this.frozen = frozen;
+        this.sessions = sessions;
+        this.notices = notices;
+    }
+
+    /** Returns whether there may be more to do at once. */
+    boolean work() {
+        Claims.Found found = claims.next();
+        if (found instanceof Claims.Found.Work work) {
+            carryOut(work.claim());
+        }
+        return !(found instanceof Claims.Found.Idle);
+    }
+
+    private void carryOut(Claims.Claim claim) {
+        Border.around(() -> tryToCarryOut(claim)).ifPresent(failure -> broke(claim, failure));
+        claims.finished(claim);
+    }
+
+    /** Whatever it is, it is no reason to stop working. */
+    private void broke(Claims.Claim claim, Border.Failure failure) {
+        LOG.error("step {} broke: {}", claim.step().id(), failure.trace());
+        Trouble trouble = Trouble.of(Failure.STEP_BROKE.with(failure.words()));
+        Border.around(() -> claims.retryOrFail(claim, trouble))
+                .ifPresent(again -> LOG.warn("and that can't be noted: {}", again.words()));
+    }
+
+    private void tryToCarryOut(Claims.Claim claim) {
+        StepEntity step = claim.step();
+        try {
+            if (claim.cleared().isPresent()) {
+                send(claim.cleared().get(), step, claim.mailbox());
+            } else {
+                inMailbox(claim);
+            }
+            claims.done(claim);
+        } catch (SmtpFault fault) {
+            noteFault(claim, fault);
+        } catch (ImapSteps.Needless needless) {
+            claims.needless(claim, needless.why());
+        } catch (ImapRefused refused) {
+            if (refused.isForNow()) {
+                claims.retryOrFail(claim, refused.trouble());
+            } else {
+                claims.fail(claim, refused.trouble());
+            }
+        } catch (IOException broken) {
+            claims.retryOrFail(claim, ServerTrouble.of(broken, claim.mailbox().smtp()));
+        } catch (MessagingException broken) {
+            claims.retryOrFail(claim, ServerTrouble.of(broken, claim.mailbox().imap()));
+        }
+    }
+
+    private void noteFault(Claims.Claim claim, SmtpFault fault) {
+        switch (fault.kind()) {
+            case TEMPORARY -> claims.retryOrFail(claim, fault.trouble());
+            case PERMANENT -> claims.fail(claim, fault.trouble());
+            case UNKNOWN -> claims.unknown(claim);
+            default -> throw new IllegalStateException("no such fault");
+        }
+    }
+
+    private void send(Cleared cleared, StepEntity step, Mailbox mailbox) throws IOException, SmtpFault {
+        Outgoing outgoing = cleared.outgoing();
+        String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
+        String recipient = outgoing.recipient().address();
+        ByteSource content = frozen.of(step);
+        try {
+            sessions.send(mailbox, sender, recipient, content);
+        } catch (NullSenderRefused refused) {
+            sessions.send(mailbox, mailbox.own().identity().address(), recipient, content);
+        }
+    }
+
+    private void inMailbox(Claims.Claim claim) throws MessagingException {
+        StepEntity step = claim.step();
+        Mailbox mailbox = claim.mailbox();
+        long message = step.messageId();
+        switch (step.kind()) {
+            case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
+            case MARK -> imap.mark(mailbox, message, (Step.Mark) StepDetail.step(step));
+            case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());
+            case COPY -> copy(claim, ((Step.Copy) StepDetail.step(step)).target());
+            case FILE -> imap.file(mailbox, message, into(step), claim.isRepeated());
+            case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(step), claim.isRepeated());
+            case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
+            case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
+            case DELETE -> imap.delete(mailbox, message, claim.isRepeated());
+            case NOTIFY ->
+                notices.show(mailbox.id(), message, step.ruleName(), ((Step.Notify) StepDetail.step(step)).sound());
+            default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
+        }
+    }
+
+    private static TargetFolder into(StepEntity step) {
+        return ((Step.File) StepDetail.step(step)).target();
+    }
+
+    private void copy(Claims.Claim claim, TargetFolder into) throws MessagingException {
+        long message = claim.step().messageId();
+        if (into.mailbox().isPresent()) {
+            elsewhere.copy(claim.mailbox(), message, into);
+        } else {
+            imap.copy(claim.mailbox(), message, into, claim.isRepeated());
+        }
+    }
+}

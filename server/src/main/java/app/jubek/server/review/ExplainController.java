@@ -1,0 +1,101 @@
+package app.jubek.server.review;
+
+import app.jubek.core.decide.CompiledBook;
+import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.Engine;
+import app.jubek.core.decide.Outcome;
+import app.jubek.core.plan.NotDone;
+import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.Allowed;
+import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.deciding.DecisionContexts;
+import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.pastmail.SampleMessage;
+import app.jubek.server.platform.Refused;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What the rules, or a draft among them, would make of one message; nothing is done. */
+@RestController
+class ExplainController {
+    /** Any message that is kept can be explained, whatever the evidence window. */
+    private static final int LONGEST = 180;
+
+    private final PastMail pastMail;
+    private final DecisionContexts contexts;
+    private final AddressBooks people;
+
+    ExplainController(PastMail pastMail, DecisionContexts contexts, AddressBooks people) {
+        this.pastMail = pastMail;
+        this.contexts = contexts;
+        this.people = people;
+    }
+
+    /**
+     * @param rule a draft to be put among the rules
+     * @param message a past message, or else a made-up one
+     */
+    record ExplainAsked(
+            @Schema(ref = "#/components/schemas/Rule") Optional<JsonNode> rule,
+            int order,
+            Optional<Long> message,
+            Optional<SampleMessage> sample) {}
+
+    /**
+     * @param done what would be done, in order
+     * @param notDone what would be held or withheld, and why
+     */
+    record ExplainView(List<RuleLine> rules, List<Statement> done, List<NotDoneLine> notDone, boolean staysInInbox) {}
+
+    /** A step that would be held, or withheld, and why. */
+    record NotDoneLine(Statement step, boolean held, Statement reason) {}
+
+    record RuleLine(String rule, String name, boolean picked, Statement outcome) {}
+
+    @PostMapping("/api/mailboxes/{mailbox}/explain")
+    ExplainView explain(@Allowed UUID mailbox, @RequestBody ExplainAsked asked) {
+        PastMail.Window window = pastMail.window(mailbox, LONGEST);
+        RuleBook book = asked.rule()
+                .filter(JsonNode::isObject)
+                .map(RuleBookJson::readRule)
+                .map(rule -> window.withRule(rule.switched(true), asked.order()))
+                .orElse(window.book());
+        MessageView seen = asked.message()
+                .map(id -> window.past().message(window.place(id)).seen())
+                .or(() -> asked.sample().map(made -> made.view(window.mailbox(), people.of(mailbox), window.now())))
+                .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
+        MessageContext context = seen.context().atArrival();
+        Decision decision =
+                Engine.decide(CompiledBook.of(book), seen.message(), contexts.ofRehearsal(window.mailbox(), context));
+        return view(decision);
+    }
+
+    private static ExplainView view(Decision decision) {
+        return new ExplainView(
+                decision.trace().stream().map(ExplainController::line).toList(),
+                decision.planned().stream().map(PlannedStep::statement).toList(),
+                decision.notDone().stream().map(ExplainController::line).toList(),
+                decision.staysInInbox());
+    }
+
+    private static RuleLine line(Outcome outcome) {
+        Rule rule = outcome.rule();
+        return new RuleLine(rule.id().value(), rule.name(), outcome.isPicked(), outcome.statement());
+    }
+
+    private static NotDoneLine line(NotDone not) {
+        return new NotDoneLine(not.planned().statement(), not.waits(), not.statement());
+    }
+}

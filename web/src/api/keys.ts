@@ -1,0 +1,46 @@
+/** What the page knows of the server, by name; the parts after the name go from the mailbox to the details. */
+function key(name: string) {
+  return (...parts: unknown[]) => [name, ...parts];
+}
+
+/** The one place that names them: a key with fewer parts stands for all that begin so. */
+export const keys = {
+  account: key('account'),
+  addressBook: key('address book'),
+  aliasTests: key('alias tests'),
+  answerable: key('answerable'),
+  answers: key('answers'),
+  arrival: key('arrival'),
+  asReceived: key('as received'),
+  completions: key('completions'),
+  desk: key('desk'),
+  documents: key('documents'),
+  drafts: key('drafts'),
+  evidence: key('evidence'),
+  exceptions: key('exceptions'),
+  explained: key('explained'),
+  figures: key('figures'),
+  folders: key('folders'),
+  found: key('found'),
+  history: key('history'),
+  kinds: key('kinds'),
+  mailbox: key('mailbox'),
+  message: key('message'),
+  messages: key('messages'),
+  notices: key('notices'),
+  outside: key('outside'),
+  pastMail: key('past-mail'),
+  preview: key('preview'),
+  records: key('records'),
+  review: key('review'),
+  ruleBook: key('rule-book'),
+  sampleMessage: key('sample message'),
+  sent: key('sent'),
+  session: key('session'),
+  setAside: key('set-aside'),
+  start: key('start'),
+  suggestions: key('suggestions'),
+  templateVersions: key('template versions'),
+  templates: key('templates'),
+  uses: key('uses'),
+};

@@ -1,0 +1,169 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Schemas } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { count, counted } from '../../../lib/numbers';
+import { Bars } from '../../../ui/Bars';
+import { Button } from '../../../ui/Button';
+import { Empty, Trouble } from '../../../ui/States';
+import { LookingThrough } from '../../mailbox';
+import { useKinds } from '../queries';
+import { SuggestedCriteria } from './SuggestedCriteria';
+
+const COLUMNS =
+  'grid grid-cols-[minmax(130px,210px)_minmax(0,1fr)_116px_52px_minmax(150px,200px)] gap-3 items-center px-4';
+
+/** What keeps coming: one row a kind, the most frequent first. */
+export function RecurringList({ onOpen }: { onOpen: (message: number) => void }) {
+  const kinds = useKinds();
+  const navigate = useNavigate();
+  const [start, setStart] = useState<number[]>([]);
+  if (kinds.isPending) {
+    return <LookingThrough />;
+  }
+  if (kinds.isError) {
+    return (
+      <div className="p-4">
+        <Trouble text={problemText(kinds.error)} onRetry={() => void kinds.refetch()} />
+      </div>
+    );
+  }
+  if (kinds.data.kinds.length === 0) {
+    return (
+      <Empty>
+        No recurring mail yet. A kind appears here after four similar messages on at least two days. Every
+        message is listed under Messages.
+      </Empty>
+    );
+  }
+  return (
+    <>
+      <div className={`${COLUMNS} pb-1 text-[12.5px] text-ink2`}>
+        <span>who</span>
+        <span>subject pattern</span>
+        <span>by week</span>
+        <span className="text-right">total</span>
+        <span>rule</span>
+      </div>
+      <ul className="min-h-0 grow overflow-auto border-t border-line bg-sheet" aria-label="Recurring mail">
+        {kinds.data.kinds.map((kind) => (
+          <li key={kind.key} className={`${COLUMNS} min-h-[46px] border-b border-line py-1`}>
+            <span className="min-w-0">
+              <span className="block truncate font-semibold">{whoInWords(kind.who)}</span>
+              <span className="block truncate text-[12.5px] text-ink2">{whoMore(kind.who)}</span>
+            </span>
+            <button
+              type="button"
+              className="min-w-0 text-left hover:underline"
+              title="Open the newest message"
+              onClick={() => onOpen(kind.example.id)}
+            >
+              <span className="block truncate">
+                {kind.patterns[0] ? <Pattern pattern={kind.patterns[0]} /> : kind.example.subject}
+              </span>
+              <span className="block truncate text-[12.5px] text-ink2">{morePatterns(kind)}</span>
+            </button>
+            <Bars values={kind.weeks} label={`by week, oldest first: ${kind.weeks.join(', ')}`} />
+            <span className="figures text-right font-semibold">{count(kind.messages)}</span>
+            <TakenBy
+              kind={kind}
+              onRule={(rule) => void navigate(`/rules/${rule}`)}
+              onAdd={() => onOpen(kind.example.id)}
+              onStart={() => setStart(kind.sample)}
+            />
+          </li>
+        ))}
+      </ul>
+      <SuggestedCriteria wanted={start} unwanted={[]} open={start.length > 0} onClose={() => setStart([])} />
+    </>
+  );
+}
+
+function Pattern({ pattern }: { pattern: Schemas['Pattern'] }) {
+  return pattern.pieces.map((piece, i) => (
+    <span key={i}>
+      {i > 0 && ' '}
+      {piece.slot ? (
+        <span className="rounded-sm border border-dashed border-line2 px-1 text-[12.5px] text-ink2">
+          {piece.words}
+        </span>
+      ) : (
+        piece.words
+      )}
+    </span>
+  ));
+}
+
+function morePatterns(kind: Schemas['RecurringView']): string {
+  const more = kind.patterns.length - 1 + kind.morePatterns;
+  return more > 0 ? `and ${counted(more, 'other pattern')}` : '';
+}
+
+function whoInWords(who: Schemas['WhoView']): string {
+  switch (who.kind) {
+    case 'ANYBODY':
+      return `${count(who.senders)} people`;
+    case 'DOMAINS':
+      return who.names.slice(0, 2).join(', ');
+    default:
+      return who.names[0] ?? '';
+  }
+}
+
+function whoMore(who: Schemas['WhoView']): string {
+  switch (who.kind) {
+    case 'LIST':
+      return 'a mailing list';
+    case 'ADDRESS':
+      return who.names[1] ?? '';
+    case 'DOMAINS':
+      return who.names.length > 2
+        ? `and ${counted(who.names.length - 2, 'other domain')}`
+        : 'any sender there';
+    case 'ANYBODY':
+      return 'no address in common';
+  }
+}
+
+interface TakenProps {
+  kind: Schemas['RecurringView'];
+  onRule: (rule: string) => void;
+  onAdd: () => void;
+  onStart: () => void;
+}
+
+function TakenBy({ kind, onRule, onAdd, onStart }: TakenProps) {
+  const first = kind.takenBy[0];
+  if (first && first.messages * 2 > kind.messages) {
+    return (
+      <button
+        type="button"
+        className="min-w-0 text-left text-sm hover:underline"
+        onClick={() => onRule(first.rule)}
+      >
+        <span className="block truncate">{first.name}</span>
+        <span className="figures block text-[12.5px] text-ink2">
+          {first.messages === kind.messages ? 'all of them' : `${count(first.messages)} of them`}
+          {kind.takenBy.length > 1 && `, ${counted(kind.takenBy.length - 1, 'rule')} more`}
+        </span>
+      </button>
+    );
+  }
+  return (
+    <span className="flex flex-wrap gap-1">
+      <Button small onClick={onStart}>
+        Start a rule
+      </Button>
+      {kind.nearly && (
+        <Button small look="quiet" title={kind.nearly.name} onClick={onAdd}>
+          <span className="max-w-36 truncate">add to “{kind.nearly.name}”</span>
+        </Button>
+      )}
+      {first && (
+        <span className="w-full truncate text-[12.5px] text-ink2">
+          {count(first.messages)} by “{first.name}”
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,4 @@
+/** A statement for tests; what it is about is its code. */
+export function said(words: string, code = 'SAID') {
+  return { code, arguments: [], words };
+}
