@@ -1227,6 +1227,9 @@ export interface components {
             /** Format: int32 */
             rowsInAll: number;
             weeks: number[];
+            /** @enum {string} */
+            presetEnding: "continue" | "stop here";
+            unfinished: components["schemas"]["Fault"][];
         };
         Example: {
             counters: ("PICKED" | "LEFT_OUT" | "STOPPED_EARLIER" | "LATER_RULES_ACT" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
@@ -1678,7 +1681,7 @@ export interface components {
             active?: components["schemas"]["Schedule"];
             does: components["schemas"]["Step"][];
             /** @enum {string} */
-            ending: "continue" | "stop here";
+            ending?: "continue" | "stop here";
             id: string;
             leavesOut?: components["schemas"]["Criterion"];
             name: string;
@@ -1998,6 +2001,10 @@ export interface components {
             subject: string;
             text: string;
             to: string;
+        };
+        Fault: {
+            message: string;
+            path: string;
         };
     };
     responses: never;

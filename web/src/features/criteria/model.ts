@@ -2,44 +2,6 @@ import type { Schemas } from '../../api/client';
 
 export type Criterion = Schemas['Criterion'];
 
-/** The tests that the screens change; others are kept as they are. */
-export interface AddressCriterion {
-  part: 'sender' | 'recipient' | 'to' | 'cc';
-  how: 'is' | 'at domain' | 'at domain or below';
-  values: string[];
-  not?: boolean;
-}
-export type WordsHow = 'contains' | 'whole words' | 'is' | 'begins' | 'ends' | 'wildcard' | 'pattern';
-export interface WordsTest {
-  part:
-    | 'sender name'
-    | 'subject'
-    | 'text'
-    | 'subject or text'
-    | 'what the sender added'
-    | 'subject or what the sender added'
-    | 'attachment name'
-    | 'field';
-  field?: string;
-  how: WordsHow;
-  values: string[];
-  not?: boolean;
-}
-export interface TraitCriterion {
-  part: 'relationship' | 'sent by' | 'group';
-  how: 'is';
-  values: string[];
-  not?: boolean;
-}
-export interface NumberCriterion {
-  part: 'size' | 'attachments';
-  how: 'over' | 'under';
-  value: number;
-  not?: boolean;
-}
-export type Test = AddressCriterion | WordsTest | TraitCriterion | NumberCriterion;
-export type ValuedTest = AddressCriterion | WordsTest | TraitCriterion;
-
 export const ADDRESS_PARTS = ['sender', 'recipient', 'to', 'cc'] as const;
 export const WORDS_PARTS = [
   'subject or text',
@@ -48,6 +10,22 @@ export const WORDS_PARTS = [
   'subject or what the sender added',
   'what the sender added',
 ] as const;
+const TEXT_PARTS = [...WORDS_PARTS, 'sender name', 'attachment name', 'field'] as const;
+const NUMBER_PARTS = ['size', 'attachments'] as const;
+const COMPARED = ['over', 'under'] as const;
+
+/** The tests that the screens change, of all that a rule may have; others are kept as they are. */
+export type AddressCriterion = Schemas['AddressCriterion'] & { part: (typeof ADDRESS_PARTS)[number] };
+export type WordsTest = Schemas['TextCriterion'] & { part: (typeof TEXT_PARTS)[number] };
+export type TraitCriterion = Schemas['TraitCriterion'];
+export type NumberCriterion = Schemas['NumberCriterion'] & {
+  part: (typeof NUMBER_PARTS)[number];
+  how: (typeof COMPARED)[number];
+};
+export type Test = AddressCriterion | WordsTest | TraitCriterion | NumberCriterion;
+export type ValuedTest = AddressCriterion | WordsTest | TraitCriterion;
+export type WordsHow = WordsTest['how'];
+
 export const WORDS_HOWS: WordsHow[] = [
   'contains',
   'whole words',
@@ -124,7 +102,7 @@ export function isWords(test: Test): test is WordsTest {
 }
 
 export function isNumber(test: Test): test is NumberCriterion {
-  return test.part === 'size' || test.part === 'attachments';
+  return (NUMBER_PARTS as readonly string[]).includes(test.part);
 }
 
 export function isTrait(test: Test): test is TraitCriterion {
@@ -138,7 +116,7 @@ export function isTest(criterion: Criterion): criterion is Test {
   }
   const test = criterion as unknown as Test;
   if (isNumber(test)) {
-    return test.how === 'over' || test.how === 'under';
+    return (COMPARED as readonly string[]).includes(test.how);
   }
   if (!('values' in test) || 'withPrefixes' in criterion) {
     return false;
@@ -155,8 +133,7 @@ function areKnown(test: TraitCriterion): boolean {
 }
 
 function isOfWords(test: WordsTest): boolean {
-  const parts: string[] = ['sender name', 'attachment name', 'field', ...WORDS_PARTS];
-  return parts.includes(test.part) && WORDS_HOWS.includes(test.how);
+  return (TEXT_PARTS as readonly string[]).includes(test.part) && WORDS_HOWS.includes(test.how);
 }
 
 export function kindOf(test: Test): Kind {

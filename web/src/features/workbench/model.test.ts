@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { item } from '../criteria';
-import { ask, begunDraft, draftOf, lacking, letterFor, newDraft, presetEnding, type Draft } from './model';
+import { ask, begunDraft, draftOf, lacking, letterFor, newDraft, withSteps, type Draft } from './model';
 
 const words = (values: string[], typing = '') => ({
   ...item({ part: 'subject or text', how: 'contains', values }),
@@ -44,26 +44,21 @@ test('a rule that is opened and asked about is the rule that was saved', () => {
   expect(rule && ask(draftOf(rule, 3))?.rule).toEqual(rule);
 });
 
-test('one files in folders of this mailbox, and in the inbox of another one', () => {
-  const filing = (more: object) =>
-    lacking(draft({ everything: true, does: [{ do: 'file', folder: 'Inbox', ...more }] }));
-  expect(filing({})).toEqual(['Fill in the action that is incomplete.']);
-  expect(filing({ mailbox: 'seeds@ostrel-gardens.example' })).toEqual([]);
-});
-
 test('it says what still keeps the rule from being switched on', () => {
-  expect(lacking(draft({ picksOut: [] }))).toEqual([
+  expect(lacking(draft({ picksOut: [] }), [])).toEqual([
     'Choose what it picks out.',
     'Choose at least one action to switch this rule on.',
   ]);
-  expect(lacking(draft({ everything: true, does: [{ do: 'redirect', to: [] }] }))).toEqual([
-    'Fill in the action that is incomplete.',
+  const unfinished = [{ path: '/does/1/to', message: 'name an address' }];
+  expect(lacking(draft({ everything: true, does: [{ do: 'keep' }] }), unfinished)).toEqual([
+    'Action 2: name an address.',
   ]);
 });
 
-test('a rule that only hands on goes on, one that files or answers ends', () => {
-  expect(presetEnding([{ do: 'redirect', to: ['a@b.example'] }])).toBe('continue');
-  expect(presetEnding([{ do: 'file', folder: 'Seeds' }])).toBe('stop here');
+test('an ending goes with the actions until a person chooses another', () => {
+  const filing: Draft['does'] = [{ do: 'file', folder: 'Seeds' }];
+  expect(withSteps(draft({ ending: 'continue' }), filing, 'continue').ending).toBeUndefined();
+  expect(withSteps(draft({ ending: 'stop here' }), filing, 'continue').ending).toBe('stop here');
 });
 
 test('a rule begun from found criteria opens with each of them and no name yet', () => {

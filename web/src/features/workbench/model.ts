@@ -1,9 +1,9 @@
-import { INBOX } from '../../lib/folders';
 import type { Schemas } from '../../api/client';
 import { isTest, item, meant, type Criterion, type Item, type Test } from '../criteria';
 import type { Rule } from '../rules';
 
 export type Step = Schemas['Step'];
+export type Fault = Schemas['Fault'];
 export type AnswerOf = Extract<Step, { do: 'reply' }>;
 
 export interface Draft {
@@ -15,7 +15,8 @@ export interface Draft {
   picksOut: Item[];
   leavesOut: Item[];
   does: Step[];
-  ending: Rule['ending'];
+  /** As its actions preset it, when left out. */
+  ending?: Rule['ending'];
   active?: Rule['active'];
   on: boolean;
   /** Where it stands among the rules, from 0. */
@@ -35,7 +36,6 @@ export function newDraft(id: string): Draft {
     ],
     leavesOut: [],
     does: [],
-    ending: 'continue',
     on: false,
     order: 0,
   };
@@ -43,7 +43,7 @@ export function newDraft(id: string): Draft {
 
 /** A new rule with criteria that were found elsewhere. */
 export function begunDraft(id: string, picksOut: Criterion): Draft {
-  const rule: Rule = { id, version: 1, name: '-', picksOut, does: [], ending: 'continue', on: false };
+  const rule: Rule = { id, version: 1, name: '-', picksOut, does: [], on: false };
   return { ...draftOf(rule, 0), name: '' };
 }
 
@@ -61,7 +61,7 @@ export function draftOf(rule: Rule, order: number): Draft {
     picksOut: everything ? [] : inner.map(item),
     leavesOut: exceptions.map(item),
     does: rule.does,
-    ending: rule.ending,
+    ...(rule.ending ? { ending: rule.ending } : {}),
     ...(rule.active ? { active: rule.active } : {}),
     on: rule.on,
     order,
@@ -89,9 +89,9 @@ export function ask(draft: Draft): Asked | undefined {
     version: draft.version,
     name: draft.name.trim() || proposedName(draft),
     picksOut,
-    does: draft.does.filter(isComplete),
-    ending: draft.ending,
+    does: draft.does,
     on: draft.on,
+    ...(draft.ending ? { ending: draft.ending } : {}),
     ...(draft.active ? { active: draft.active } : {}),
     ...(exceptions.length > 0 ? { leavesOut: { any: exceptions } } : {}),
   };
@@ -102,34 +102,8 @@ function meanings(items: Item[]): Criterion[] {
   return items.map(meant).filter((one): one is Criterion => one !== undefined);
 }
 
-export function isComplete(step: Step): boolean {
-  switch (step.do) {
-    case 'forward':
-    case 'redirect':
-      return (
-        step.to.length + (step.groups ?? []).length > 0 &&
-        (step.do === 'redirect' || step.subject === undefined || step.subject.trim() !== '')
-      );
-    case 'reply':
-      return (
-        (step.template !== undefined || (step.text ?? '').trim() !== '') &&
-        (step.answersTo?.part !== 'text' || (step.answersTo.forms ?? []).length > 0)
-      );
-    case 'mark':
-      return step.flags.length > 0 || [...(step.tags ?? []), ...(step.remove ?? [])].length > 0;
-    case 'file':
-    case 'copy':
-      return (
-        step.folder.trim() !== '' &&
-        (step.mailbox !== undefined || step.folder.trim().toUpperCase() !== INBOX)
-      );
-    default:
-      return true;
-  }
-}
-
 /** What still keeps the rule from being switched on, in plain words. */
-export function lacking(draft: Draft): string[] {
+export function lacking(draft: Draft, unfinished: Fault[]): string[] {
   const lacks: string[] = [];
   if (ask(draft) === undefined) {
     lacks.push('Choose what it picks out.');
@@ -137,10 +111,11 @@ export function lacking(draft: Draft): string[] {
   if (draft.does.length === 0) {
     lacks.push('Choose at least one action to switch this rule on.');
   }
-  if (draft.does.some((step) => !isComplete(step))) {
-    lacks.push('Fill in the action that is incomplete.');
-  }
-  return lacks;
+  return [...lacks, ...unfinished.map(inWords)];
+}
+
+function inWords({ path, message }: Fault): string {
+  return `Action ${Number(path.split('/')[2]) + 1}: ${message}.`;
 }
 
 /** A name from the first values of the criteria. */
@@ -156,9 +131,10 @@ export function proposedName(draft: Draft): string {
   return values.length === 0 ? 'New rule' : values.slice(0, 2).join(': ').slice(0, 120);
 }
 
-export function presetEnding(does: Step[]): Rule['ending'] {
-  const ends: Step['do'][] = ['file', 'archive', 'trash', 'delete', 'reply'];
-  return does.some((step) => ends.includes(step.do)) ? 'stop here' : 'continue';
+/** The draft with other actions; an ending that is as they preset it goes on being so. */
+export function withSteps(draft: Draft, does: Step[], preset: Rule['ending']): Draft {
+  const { ending, ...rest } = draft;
+  return ending === undefined || ending === preset ? { ...rest, does } : { ...draft, does };
 }
 
 /** A sample message to begin with: as the example is, or as the criteria say. */

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
@@ -9,22 +9,33 @@ import type { Asked } from './model';
 export type Counter = Schemas['EvidenceAsked']['counter'];
 export type Evidence = Schemas['EvidenceView'];
 
-/** What the edited rule does to past mail; the last answer stays on the screen until the next one is there. */
+const FIRST_ROWS = 40;
+const MORE_ROWS = 400;
+
+/**
+ * What the edited rule does to past mail, its messages page by page; the last answer stays on the screen until the
+ * next one is there.
+ */
 export function useEvidence(
   asked: Asked | undefined,
   order: number,
   counter: Counter,
   example: number | undefined,
-  limit: number,
 ) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
-  return useQuery({
-    queryKey: keys.evidence(mailbox, days, order, counter, example, limit, asked?.rule),
+  return useInfiniteQuery({
+    queryKey: keys.evidence(mailbox, days, order, counter, example, asked?.rule),
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
-    queryFn: ({ signal }) =>
+    initialPageParam: 0,
+    getNextPageParam: (last: Evidence, pages) => {
+      const there = pages.reduce((rows, page) => rows + page.rows.length, 0);
+      return last.rows.length > 0 && there < last.rowsInAll ? there : undefined;
+    },
+    select: ({ pages }) => allOf(pages),
+    queryFn: ({ signal, pageParam: offset }) =>
       unwrap(
         api.POST('/api/mailboxes/{mailbox}/evidence', {
           params: { path: { mailbox } },
@@ -33,14 +44,21 @@ export function useEvidence(
             order,
             days,
             counter,
-            offset: 0,
-            limit,
+            offset,
+            limit: offset === 0 ? FIRST_ROWS : MORE_ROWS,
             ...(example === undefined ? {} : { example }),
           },
           signal,
         }),
       ),
   });
+}
+
+/** The figures of the newest page, and the messages of all; one that moved a page on while new mail came is there once. */
+function allOf(pages: Evidence[]): Evidence | undefined {
+  const last = pages[pages.length - 1];
+  const rows = new Map(pages.flatMap((page) => page.rows).map((row) => [row.id, row]));
+  return last && { ...last, rows: [...rows.values()] };
 }
 
 /** What an exception could say so that the rule leaves one message out. */

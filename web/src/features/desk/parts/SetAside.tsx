@@ -25,7 +25,7 @@ export function SetAside({ message, cause, mayTryAgain }: Schemas['SetAsideView'
           {dayAndTime(message.received)}
         </span>
         <span className="block text-sm break-words text-ink2">Cause: {cause.words}.</span>
-        <span className="block text-sm">It is in the inbox. Please read it in your mail program.</span>
+        <span className="block text-sm">It is in the inbox. Read it in your mail program.</span>
         {failed && <span className="block text-sm text-clay">{problemText(failed)}</span>}
       </span>
       <span className="shrink-0">

@@ -12,7 +12,7 @@ const SAMPLE = {
   from: 'Mara Lindqvist <mara@mailhaven.example>',
   to: '',
   subject: 'A question',
-  text: 'Hello!',
+  text: 'Hello.',
 };
 
 /** As a recipient will see it, filled from real messages one after the other, or from a sample message. */

@@ -71,7 +71,15 @@ function bar(more: Partial<Draft>) {
       <MemoryRouter>
         <CurrentMailbox value="m">
           <Done value={{ line: undefined, tell: (told) => (line = told) }}>
-            <SaveBar draft={draft} begin={draft} isNew picked={42} onSaved={() => {}} onDrop={() => {}} />
+            <SaveBar
+              draft={draft}
+              begin={draft}
+              isNew
+              picked={42}
+              unfinished={[]}
+              onSaved={() => {}}
+              onDrop={() => {}}
+            />
           </Done>
         </CurrentMailbox>
       </MemoryRouter>

@@ -6,25 +6,27 @@ import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
 import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
-import { ask, lacking, type Draft } from '../model';
+import { ask, lacking, type Draft, type Fault } from '../model';
 
 interface Props {
   draft: Draft;
   begin: Draft;
   isNew: boolean;
   picked: number | undefined;
+  /** The actions that can't be carried out yet. */
+  unfinished: Fault[];
   /** What changes hands in the evidence, against the rule as it is live. */
   difference?: Schemas['Difference'] | undefined;
   onSaved: () => void;
   onDrop: () => void;
 }
 
-export function SaveBar({ draft, begin, isNew, picked, difference, onSaved, onDrop }: Props) {
+export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, onSaved, onDrop }: Props) {
   const book = useRuleBook();
   const saving = useSaveRuleBook();
   const done = useDone();
   const navigate = useNavigate();
-  const lacks = lacking(draft);
+  const lacks = lacking(draft, unfinished);
   const asked = ask(draft);
 
   const save = (on: boolean, base: { version: number; document: RuleBook }) => {
@@ -85,7 +87,10 @@ export function SaveBar({ draft, begin, isNew, picked, difference, onSaved, onDr
             {isNew ? 'Start again' : 'Discard changes'}
           </Button>
         )}
-        <Button disabled={!now || !asked || saving.isPending} onClick={() => now && save(false, now)}>
+        <Button
+          disabled={!now || !asked || unfinished.length > 0 || saving.isPending}
+          onClick={() => now && save(false, now)}
+        >
           {draft.on ? 'Save and pause' : 'Save paused'}
         </Button>
         <Button
@@ -114,7 +119,7 @@ function Conflict({ problem, name, id, onMine }: ConflictProps) {
       <span className="grow">
         {problem.message}{' '}
         {theirs
-          ? `In their version this rule is called “${theirs.name}”, is ${theirs.on ? 'on' : 'paused'} and has ${theirs.does.length} steps.`
+          ? `In their version this rule is called “${theirs.name}”, is ${theirs.on ? 'on' : 'paused'} and has ${counted(theirs.does.length, 'action')}.`
           : 'This rule is not in their version.'}
       </span>
       <a className="font-semibold text-moss" href="/rules" target="_blank" rel="noreferrer">

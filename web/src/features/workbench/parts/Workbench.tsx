@@ -8,14 +8,12 @@ import { useMailbox } from '../../mailbox';
 import { useRuleBook, type Rule } from '../../rules';
 import { ask, begunDraft, draftOf, letterFor, newDraft, type Draft } from '../model';
 import { useEvidence, type Counter } from '../queries';
-import { EvidencePanel } from './EvidencePanel';
-import { RulePanel } from './RulePanel';
+import { EvidencePanel } from './evidence/EvidencePanel';
+import { RulePanel } from './rule/RulePanel';
 import { SaveBar } from './SaveBar';
-import { EditedRule } from './WillItArrive';
+import { EditedRule } from './steps/WillItArrive';
 
 const KEEP_AFTER = 700;
-const FIRST_ROWS = 40;
-const MOST_ROWS = 10_000;
 
 /** What another place hands over when it opens the workbench. */
 interface Handed {
@@ -80,10 +78,8 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
   const [counter, setCounter] = useState<Counter>('PICKED');
   const [narrow, setNarrow] = useState<'rule' | 'evidence'>('rule');
   const example = kept?.begun?.example ?? numberOf(search.get('add')) ?? numberOf(search.get('example'));
-  const [listed, setListed] = useState({ counter, rows: FIRST_ROWS });
-  const rowsWanted = listed.counter === counter ? listed.rows : FIRST_ROWS;
   const asked = useMemo(() => ask(draft), [draft]);
-  const evidence = useEvidence(asked, draft.order, counter, example, rowsWanted);
+  const evidence = useEvidence(asked, draft.order, counter, example);
   const isNew = !rules.some((rule) => rule.id === draft.id);
   const problem = evidence.error instanceof Problem ? evidence.error : undefined;
   const faults = problem?.status === 422 ? problem.places : [];
@@ -133,7 +129,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
             letter={letterFor(draft, mailbox.address, evidence.data?.example?.message)}
             onCounter={setCounter}
             onRetry={() => void evidence.refetch()}
-            onMore={() => setListed({ counter, rows: Math.min(rowsWanted * 4, MOST_ROWS) })}
+            onMore={() => evidence.isFetching || void evidence.fetchNextPage()}
             onLeaveOut={leaveOut}
           />
         </div>
@@ -143,6 +139,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         begin={begin}
         isNew={isNew}
         picked={evidence.data?.counts.picked}
+        unfinished={evidence.data?.unfinished ?? []}
         difference={evidence.data?.difference}
         onSaved={() => {
           leave();

@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -48,6 +49,7 @@ public final class Browser {
 
     HttpResponse<String> send(String method, String path, byte[] body, String type) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .timeout(Duration.ofMinutes(1))
                 .header("Content-Type", type)
                 .method(method, HttpRequest.BodyPublishers.ofByteArray(body));
         token(request);

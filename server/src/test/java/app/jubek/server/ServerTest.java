@@ -146,7 +146,7 @@ abstract class ServerTest extends ServerContext {
 
     /** Lays a message into a folder, past the mail server's way in. */
     static void lay(String folder, String subject) {
-        try (Store store = Session.getInstance(new Properties()).getStore("imap")) {
+        try (Store store = session().getStore("imap")) {
             store.connect("127.0.0.1", World.get().settings.imapPort(), World.VISITS, "ostrel");
             Folder into = store.getFolder(folder);
             if (!into.exists()) {
@@ -164,14 +164,20 @@ abstract class ServerTest extends ServerContext {
         }
     }
 
+    private static Session session() {
+        Properties properties = new Properties();
+        properties.put("mail.imap.peek", "true");
+        properties.put("mail.imap.connectiontimeout", "30000");
+        properties.put("mail.imap.timeout", "30000");
+        return Session.getInstance(properties);
+    }
+
     interface Looking<T> {
         T at(Message[] messages) throws MessagingException, IOException;
     }
 
     static <T> T inFolder(String address, String folder, Looking<T> looking) {
-        Properties properties = new Properties();
-        properties.put("mail.imap.peek", "true");
-        try (Store store = Session.getInstance(properties).getStore("imap")) {
+        try (Store store = session().getStore("imap")) {
             store.connect("127.0.0.1", World.get().settings.imapPort(), address, "ostrel");
             Folder opened = store.getFolder(folder);
             if (!opened.exists()) {

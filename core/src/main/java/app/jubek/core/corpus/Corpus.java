@@ -6,6 +6,7 @@ import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.SimpleCriterion;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
@@ -113,6 +114,11 @@ public final class Corpus {
 
         public int size() {
             return held.length;
+        }
+
+        /** Whether another view is of the very same messages, so that whatever is asked of both has one answer. */
+        public boolean isSameAs(View other) {
+            return shelf == other.shelf && Arrays.equals(held, other.held);
         }
 
         public PastMessage message(int at) {

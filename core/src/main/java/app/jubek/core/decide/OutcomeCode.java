@@ -3,7 +3,7 @@ package app.jubek.core.decide;
 import app.jubek.core.wording.Code;
 
 /** What one rule made of one message, as it is recorded. */
-public enum OutcomeCode implements Code {
+enum OutcomeCode implements Code {
     /** Each of the next four has the criterion that decided. */
     PICKED_AND_STOPS,
     PICKED_AND_CONTINUES,

@@ -4,7 +4,7 @@ import app.jubek.core.criteria.Hits;
 import app.jubek.core.rule.Rule;
 
 /** What one rule made of one message, in short. */
-public enum Verdict {
+enum Verdict {
     PICKED,
     EXCLUDED,
     NOT_MATCHED,

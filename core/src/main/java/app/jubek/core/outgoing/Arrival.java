@@ -2,7 +2,6 @@ package app.jubek.core.outgoing;
 
 import app.jubek.core.message.AuthenticationResults;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.Signatures;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.wording.Statement;
 import java.util.List;

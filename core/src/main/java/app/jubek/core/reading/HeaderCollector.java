@@ -6,7 +6,6 @@ import app.jubek.core.message.Attachment;
 import app.jubek.core.message.DateFields;
 import app.jubek.core.message.EncodedWords;
 import app.jubek.core.message.HeaderField;
-import app.jubek.core.message.MessageIds;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReadingNote;
 import app.jubek.core.message.ReturnPath;

@@ -76,6 +76,13 @@ public final class Evidence {
                 .toList();
     }
 
+    /** Where the messages are that the rule picks. */
+    public BitSet picked() {
+        BitSet picked = new BitSet(total());
+        places(Counter.PICKED).forEach(picked::set);
+        return picked;
+    }
+
     /** The rules that pick a message, in order: its whole fate. */
     public List<Rule> takenBy(MessageResult result) {
         return run.trace(result.at()).picking();

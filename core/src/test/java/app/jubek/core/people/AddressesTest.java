@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.jubek.core.Mails;
 import app.jubek.core.address.Domains;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.text.Words;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -80,13 +79,6 @@ class AddressesTest {
                 .isTrue();
         assertThat(Mails.VISITS.isInside(MailAddress.of("x@not-ostrel-gardens.example")))
                 .isFalse();
-    }
-
-    @Test
-    void listsReadAsEnglish() {
-        assertThat(Words.or(List.of("a"))).isEqualTo("a");
-        assertThat(Words.or(List.of("a", "b", "c"))).isEqualTo("a, b or c");
-        assertThat(Words.and(List.of("a", "b"))).isEqualTo("a and b");
     }
 
     private static Person person(String id, String name, String... addresses) {

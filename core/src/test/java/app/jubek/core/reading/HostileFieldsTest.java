@@ -12,7 +12,6 @@ import app.jubek.core.message.Comments;
 import app.jubek.core.message.DateFields;
 import app.jubek.core.message.EncodedWords;
 import app.jubek.core.message.HeaderField;
-import app.jubek.core.message.MessageIds;
 import app.jubek.core.message.Subjects;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

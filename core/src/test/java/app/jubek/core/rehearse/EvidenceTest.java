@@ -59,6 +59,24 @@ class EvidenceTest {
     }
 
     @Test
+    void whatTheLiveRulePicksIsKeptNoLongerThanItHolds() {
+        LivePicked live = new LivePicked();
+        Opening hours = Opening.usual(ZoneOffset.UTC);
+        Rule rule = rule("visits", subject("guided visit"), new Nothing(), Ending.CONTINUE);
+        RuleBook book = RuleBook.of(List.of(rule));
+        mail("a@school.example", "guided visit");
+        mail("b@school.example", "term dates");
+        live.of(book, rule.id(), corpus.since(BEGIN), hours).set(1);
+        assertThat(live.of(book, rule.id(), corpus.since(BEGIN), hours)).hasToString("{0}");
+        mail("c@school.example", "guided visit");
+        assertThat(live.of(book, rule.id(), corpus.since(BEGIN), hours)).hasToString("{0, 2}");
+        assertThat(live.of(book, rule.id(), corpus.since(BEGIN.plusSeconds(90)), hours))
+                .hasToString("{1}");
+        RuleBook other = RuleBook.of(List.of(rule("visits", subject("term"), new Nothing(), Ending.CONTINUE)));
+        assertThat(live.of(other, rule.id(), corpus.since(BEGIN), hours)).hasToString("{1}");
+    }
+
+    @Test
     void countersSayHowPastMailStandsToTheEditedRule() {
         mail("a@school.example", "guided visit");
         mail("b@school.example", "guided visit, invoice");

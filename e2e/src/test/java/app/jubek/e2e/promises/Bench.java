@@ -166,6 +166,8 @@ final class Bench implements AutoCloseable {
     <T> T imap(String address, String name, Looking<T> looking) {
         Properties properties = new Properties();
         properties.put("mail.imap.peek", "true");
+        properties.put("mail.imap.connectiontimeout", "30000");
+        properties.put("mail.imap.timeout", "30000");
         try (Store store = Session.getInstance(properties).getStore("imap")) {
             store.connect("127.0.0.1", settings.imapPort(), address, "ostrel");
             Folder opened = store.getFolder(name);

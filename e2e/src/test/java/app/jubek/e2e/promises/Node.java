@@ -31,6 +31,8 @@ final class Node implements AutoCloseable {
 
     private static final String MAIN = "app.jubek.server.JubekApplication";
 
+    private static final Duration PATIENCE = Duration.ofSeconds(40);
+
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final CookieManager cookies = new CookieManager();
@@ -122,7 +124,8 @@ final class Node implements AutoCloseable {
     }
 
     HttpResponse<String> get(String path, String... headers) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path));
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address + path)).timeout(PATIENCE);
         if (headers.length > 0) {
             request.headers(headers);
         }
@@ -153,6 +156,7 @@ final class Node implements AutoCloseable {
                 .findFirst()
                 .orElse("");
         return send(HttpRequest.newBuilder(URI.create(address + path))
+                .timeout(PATIENCE)
                 .headers("X-XSRF-TOKEN", token, "Content-Type", type)
                 .POST(HttpRequest.BodyPublishers.ofString(body))
                 .build());

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -52,17 +52,28 @@ class OperatingTest {
     }
 
     private static String run(String... command) throws IOException, InterruptedException {
-        Process process = command(command).start();
-        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertThat(process.waitFor()).as(said).isZero();
-        return said;
+        Ended ended = Ended.of(command(command));
+        assertThat(ended.status()).as(ended.said()).isZero();
+        return ended.said();
     }
 
     private static String refused(String... command) throws IOException, InterruptedException {
-        Process process = command(command).start();
-        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        assertThat(process.waitFor()).as(said).isNotZero();
-        return said;
+        Ended ended = Ended.of(command(command));
+        assertThat(ended.status()).as(ended.said()).isNotZero();
+        return ended.said();
+    }
+
+    /** What a command said and its exit status; its output goes to a file, so that what it leaves running can't keep it open. */
+    private record Ended(int status, String said) {
+        static Ended of(ProcessBuilder command) throws IOException, InterruptedException {
+            Path output = Files.createTempFile("jubek-command", ".log");
+            Process process = command.redirectOutput(output.toFile()).start();
+            boolean ends = process.waitFor(2, TimeUnit.MINUTES);
+            process.destroyForcibly();
+            String said = Files.readString(output);
+            assertThat(ends).as("ends within two minutes: " + said).isTrue();
+            return new Ended(process.exitValue(), said);
+        }
     }
 
     private static JsonNode step(String subject, String kind, String state) {

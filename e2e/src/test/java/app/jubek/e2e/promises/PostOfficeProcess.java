@@ -74,7 +74,10 @@ final class PostOfficeProcess implements AutoCloseable {
 
     /** UIDVALIDITY, UID and subject of all that lies in the inbox. */
     String inbox() throws MessagingException {
-        try (IMAPStore store = (IMAPStore) Session.getInstance(new Properties()).getStore("imap")) {
+        Properties properties = new Properties();
+        properties.put("mail.imap.connectiontimeout", "30000");
+        properties.put("mail.imap.timeout", "30000");
+        try (IMAPStore store = (IMAPStore) Session.getInstance(properties).getStore("imap")) {
             store.connect("127.0.0.1", imap, Bench.VISITS, "ostrel");
             IMAPFolder inbox = (IMAPFolder) store.getFolder("INBOX");
             inbox.open(Folder.READ_ONLY);

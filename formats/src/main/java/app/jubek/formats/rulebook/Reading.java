@@ -27,6 +27,10 @@ final class Reading {
         return new Reading(node, "", new ArrayList<>());
     }
 
+    Optional<Fault> firstFault() {
+        return faults.stream().findFirst();
+    }
+
     void throwIfFaulty() {
         if (!faults.isEmpty()) {
             throw new FormatException(faults);

@@ -2,6 +2,7 @@ package app.jubek.formats.rulebook;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.step.Step;
@@ -73,6 +74,15 @@ public final class RuleBookJson {
         return read.orElseThrow(() -> new FormatException(List.of(new Fault("", "is no rule"))));
     }
 
+    /**
+     * A rule as it is being made: steps that can't be read yet, for want of an address, say, are left out and told.
+     *
+     * @throws FormatException when something else of it can't be read
+     */
+    public static DraftRule readDraft(JsonNode rule) {
+        return DraftRule.read(VersionOne.upgraded(rule));
+    }
+
     /** One step, as it stands in the "does" of a rule. */
     public static Step readStep(String step) {
         Reading at = Reading.of(VersionOne.upgraded(MAPPER.readTree(step)));
@@ -107,6 +117,11 @@ public final class RuleBookJson {
 
     public static ObjectNode write(Criterion criterion) {
         return CriterionJson.write(criterion);
+    }
+
+    /** An ending as it is written in a rule. */
+    public static String word(Ending ending) {
+        return Reading.word(ending);
     }
 
     public static ObjectNode write(Rule rule) {

@@ -6,15 +6,13 @@ import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Schedule;
-import java.util.Map;
+import app.jubek.core.step.Step;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
 /** One rule from JSON. */
 final class RuleReading {
-    private static final Map<String, Ending> ENDINGS =
-            Map.of("continue", Ending.CONTINUE, "stop here", Ending.STOP_HERE);
-
     private RuleReading() {}
 
     static Optional<Rule> read(Reading at) {
@@ -23,21 +21,23 @@ final class RuleReading {
         at.check(at.has("picksOut"), "picksOut", "is missing: say what the rule picks out");
         Optional<Criterion> leavesOut = at.optional("leavesOut", CriterionJson::read);
         Optional<Schedule> active = at.optional("active", ScheduleJson::read);
-        Ending ending = ENDINGS.get(at.text("ending"));
-        at.check(ending != null, "ending", "must be \"continue\" or \"stop here\"");
-        if (picksOut.isEmpty() || ending == null) {
+        Optional<Ending> ending = at.choice("ending", Ending.values(), Ending.CONTINUE);
+        if (picksOut.isEmpty() || ending.isEmpty()) {
             at.list("does", StepJson::read);
             return Optional.empty();
         }
-        return at.attempt(() -> new Rule(
-                new RuleId(at.text("id")),
-                at.number("version", 1),
-                at.text("name"),
-                picksOut.get(),
-                leavesOut.orElseGet(Nothing::new),
-                at.list("does", StepJson::read),
-                ending,
-                active.orElse(Schedule.ALWAYS),
-                at.flag("on")));
+        return at.attempt(() -> {
+            List<Step> does = at.list("does", StepJson::read);
+            return new Rule(
+                    new RuleId(at.text("id")),
+                    at.number("version", 1),
+                    at.text("name"),
+                    picksOut.get(),
+                    leavesOut.orElseGet(Nothing::new),
+                    does,
+                    at.has("ending") ? ending.get() : Ending.presetFor(does),
+                    active.orElse(Schedule.ALWAYS),
+                    at.flag("on"));
+        });
     }
 }

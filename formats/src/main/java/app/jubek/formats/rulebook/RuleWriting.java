@@ -18,7 +18,7 @@ final class RuleWriting {
         }
         node.withArray("does");
         rule.steps().forEach(step -> node.withArray("does").add(StepJson.write(step)));
-        node.put("ending", rule.ends() ? "stop here" : "continue");
+        node.put("ending", Reading.word(rule.ending()));
         if (!rule.schedule().equals(Schedule.ALWAYS)) {
             node.set("active", ScheduleJson.write(rule.schedule()));
         }

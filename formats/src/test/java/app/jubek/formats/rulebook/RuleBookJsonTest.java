@@ -3,6 +3,10 @@ package app.jubek.formats.rulebook;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import app.jubek.core.rule.Ending;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.step.Step;
+import app.jubek.core.step.StepKind;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
 import java.io.IOException;
@@ -57,6 +61,29 @@ class RuleBookJsonTest {
                                 .startsWith("/rules/0/picksOut/all/0/values/0: \"nobody\" is not a mail address"),
                         f -> assertThat(f).startsWith("/rules/0/picksOut/all/1/values/0: the phrase"),
                         f -> assertThat(f).startsWith("/rules/0/does/0/do: \"fly\" is not known"));
+    }
+
+    @Test
+    void aRuleInTheMakingIsReadWithoutItsUnfinishedActions() {
+        JsonNode draft = JSON.readTree(
+                        RULE.formatted(
+                                ANY,
+                                "[{\"do\":\"redirect\",\"to\":[]},{\"do\":\"keep\"},{\"do\":\"file\",\"folder\":\"Inbox\"},"
+                                        + "{\"do\":\"file\",\"folder\":\"Inbox\",\"mailbox\":\"seeds@ostrel-gardens.example\"}]"))
+                .at("/rules/0");
+        DraftRule read = RuleBookJson.readDraft(draft);
+        assertThat(read.rule().steps()).extracting(Step::kind).containsExactly(StepKind.KEEP, StepKind.FILE);
+        assertThat(read.unfinished()).extracting(Fault::path).containsExactly("/does/0", "/does/2");
+        assertThat(read.unfinished().get(0).message()).startsWith("name at least one address");
+    }
+
+    @Test
+    void aRuleThatFilesOrAnswersStopsHereWhereItSaysNothingElse() {
+        String open = RULE.replace("\"ending\":\"continue\",", "");
+        RuleBook filing = RuleBookJson.read(open.formatted(ANY, FILE));
+        RuleBook keeping = RuleBookJson.read(open.formatted(ANY, "[{\"do\":\"keep\"}]"));
+        assertThat(filing.rules().get(0).ending()).isEqualTo(Ending.STOP_HERE);
+        assertThat(keeping.rules().get(0).ending()).isEqualTo(Ending.CONTINUE);
     }
 
     @Test

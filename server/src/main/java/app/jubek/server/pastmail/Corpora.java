@@ -2,6 +2,7 @@ package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.rehearse.LivePicked;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Border;
@@ -67,6 +68,7 @@ class Corpora {
     private static final class Loaded {
         private final Form form;
         private final Corpus corpus;
+        private final LivePicked live = new LivePicked();
         private volatile Messages.Extent extent = new Messages.Extent(0, 0);
         private final AtomicBoolean begun = new AtomicBoolean();
         private volatile boolean ready;
@@ -80,7 +82,12 @@ class Corpora {
         }
     }
 
-    Corpus.View since(UUID mailbox, Instant from) {
+    /**
+     * @param live kept as long as the messages are
+     */
+    record Past(Corpus.View messages, LivePicked live) {}
+
+    Past since(UUID mailbox, Instant from) {
         Loaded found = found(mailbox);
         synchronized (found) {
             if (!found.ready) {
@@ -89,7 +96,7 @@ class Corpora {
             keepUp(mailbox, found);
         }
         makeRoom();
-        return found.corpus.since(from);
+        return new Past(found.corpus.since(from), found.live);
     }
 
     /** Loads in the background, unless that is done or under way. */

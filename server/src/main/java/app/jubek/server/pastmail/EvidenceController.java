@@ -6,8 +6,11 @@ import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.MessageResult;
 import app.jubek.core.rehearse.RuleMatches;
+import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.wording.Statement;
+import app.jubek.formats.rulebook.DraftRule;
+import app.jubek.formats.rulebook.Fault;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.deciding.DecisionContexts;
@@ -72,6 +75,10 @@ public class EvidenceController {
      */
     record Example(PastMail.Line message, Set<Counter> counters) {}
 
+    /**
+     * @param unfinished the actions that can't be carried out yet, which the rest leaves aside
+     * @param presetEnding what the rule's ending is where it says none
+     */
     record EvidenceView(
             int messages,
             Counts counts,
@@ -83,12 +90,17 @@ public class EvidenceController {
             Optional<Example> example,
             Optional<Difference> difference,
             Optional<AllOrAnyView> allOrAny,
-            Statement readBack) {}
+            Statement readBack,
+            List<Fault> unfinished,
+
+            @Schema(allowableValues = {"continue", "stop here"})
+            String presetEnding) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/evidence")
     EvidenceView evidence(@Allowed UUID mailbox, @RequestBody EvidenceAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
-        Rule rule = RuleBookJson.readRule(asked.rule());
+        DraftRule draft = RuleBookJson.readDraft(asked.rule());
+        Rule rule = draft.rule();
         Evidence evidence = window.evidence(rule, asked.order());
         return new EvidenceView(
                 evidence.total(),
@@ -101,7 +113,9 @@ public class EvidenceController {
                 example(evidence, window, asked.example()),
                 difference(evidence, rule, window),
                 allOrAny(rule, window),
-                rule.statement());
+                rule.statement(),
+                draft.unfinished(),
+                RuleBookJson.word(Ending.presetFor(rule.steps())));
     }
 
     private static Optional<AllOrAnyView> allOrAny(Rule rule, PastMail.Window window) {
@@ -114,21 +128,16 @@ public class EvidenceController {
 
     private static Optional<Difference> difference(Evidence draft, Rule rule, PastMail.Window window) {
         return window.book().find(rule.id()).filter(live -> !live.equals(rule)).map(live -> {
-            Evidence now = Evidence.of(
-                    window.book(), live.id(), window.past(), window.mailbox().opening());
-            BitSet would = picked(draft);
-            BitSet does = picked(now);
-            BitSet more = (BitSet) would.clone();
-            more.andNot(does);
-            does.andNot(would);
-            return new Difference(more.cardinality(), does.cardinality());
+            BitSet does = window.picksLive(live);
+            BitSet would = draft.picked();
+            return new Difference(without(would, does), without(does, would));
         });
     }
 
-    private static BitSet picked(Evidence evidence) {
-        BitSet picked = new BitSet();
-        evidence.places(Counter.PICKED).forEach(picked::set);
-        return picked;
+    private static int without(BitSet these, BitSet those) {
+        BitSet rest = (BitSet) these.clone();
+        rest.andNot(those);
+        return rest.cardinality();
     }
 
     private static List<Instant> received(Evidence evidence, PastMail.Window window) {

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
 
 /** One page of the evidence's messages, with the words marked. */
 final class EvidenceRows {
-    private static final int MAX_LIMIT = 10_000;
+    private static final int MAX_LIMIT = 1_000;
     private static final int BEFORE = 14;
     private static final int AFTER = 90;
 

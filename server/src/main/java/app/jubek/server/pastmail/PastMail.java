@@ -3,6 +3,7 @@ package app.jubek.server.pastmail;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.LivePicked;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.server.mailbox.Mailbox;
@@ -13,6 +14,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -41,7 +43,7 @@ public class PastMail {
     /**
      * @param days how far back it reaches
      */
-    public record Window(Mailbox mailbox, RuleBook book, Corpus.View past, Instant now, int days) {
+    public record Window(Mailbox mailbox, RuleBook book, Corpus.View past, LivePicked live, Instant now, int days) {
 
         /** Where messages stand in it; those outside it are left out. */
         public List<Integer> places(Collection<Long> ids) {
@@ -66,6 +68,11 @@ public class PastMail {
             return Evidence.of(withRule(rule, order), rule.id(), past, mailbox.opening());
         }
 
+        /** Where the messages are that a rule of the book picks. */
+        BitSet picksLive(Rule rule) {
+            return live.of(book, rule.id(), past, mailbox.opening());
+        }
+
         /** The book with a rule as it is being made, at its place or at one it is to have. */
         public RuleBook withRule(Rule rule, int order) {
             List<Rule> rules = new ArrayList<>(book.rules());
@@ -88,7 +95,8 @@ public class PastMail {
     public Window window(UUID mailbox, int days) {
         Instant now = clock.instant();
         int within = Math.min(Math.max(days, 1), MAX_DAYS);
-        Corpus.View past = corpora.since(mailbox, now.minus(Duration.ofDays(within)));
-        return new Window(mailboxes.find(mailbox), books.current(mailbox).book(), past, now, within);
+        Corpora.Past past = corpora.since(mailbox, now.minus(Duration.ofDays(within)));
+        return new Window(
+                mailboxes.find(mailbox), books.current(mailbox).book(), past.messages(), past.live(), now, within);
     }
 }

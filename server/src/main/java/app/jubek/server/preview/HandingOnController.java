@@ -99,7 +99,7 @@ class HandingOnController {
     @PostMapping("/api/mailboxes/{mailbox}/will-it-arrive")
     ArrivalView willItArrive(@Allowed UUID mailbox, @RequestBody ArrivalAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
-        Rule rule = RuleBookJson.readRule(asked.rule());
+        Rule rule = RuleBookJson.readDraft(asked.rule()).rule();
         List<ReadMessage> picked = window.evidence(rule, asked.order()).places(Counter.PICKED).stream()
                 .map(at -> window.past().message(at).message())
                 .toList();

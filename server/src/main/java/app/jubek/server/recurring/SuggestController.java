@@ -182,7 +182,7 @@ class SuggestController {
     @PostMapping("/api/mailboxes/{mailbox}/evidence/exceptions")
     ExceptionsView exceptions(@Allowed UUID mailbox, @RequestBody ExceptionAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
-        Rule rule = RuleBookJson.readRule(asked.rule());
+        Rule rule = RuleBookJson.readDraft(asked.rule()).rule();
         List<Integer> picked = window.evidence(rule, asked.order()).places(Counter.PICKED);
         Stream<Exceptions.Excluded> found =
                 Exceptions.of(

@@ -69,8 +69,8 @@ class ExplainController {
         PastMail.Window window = pastMail.window(mailbox, LONGEST);
         RuleBook book = asked.rule()
                 .filter(JsonNode::isObject)
-                .map(RuleBookJson::readRule)
-                .map(rule -> window.withRule(rule.switched(true), asked.order()))
+                .map(RuleBookJson::readDraft)
+                .map(draft -> window.withRule(draft.rule().switched(true), asked.order()))
                 .orElse(window.book());
         MessageView seen = asked.message()
                 .map(id -> window.past().message(window.place(id)).seen())

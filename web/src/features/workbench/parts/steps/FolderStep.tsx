@@ -1,13 +1,13 @@
 import { useId } from 'react';
-import { Choice } from '../../../ui/Choice';
-import { TextField } from '../../../ui/Field';
-import { INBOX } from '../../../lib/folders';
-import { withMember } from '../../../lib/members';
-import { useMailboxId } from '../../mailbox';
-import { useSession } from '../../session';
-import type { Step } from '../model';
-import { useFoldersOf, useKnown } from '../queries';
-import type { Around } from '../around';
+import { Choice } from '../../../../ui/Choice';
+import { TextField } from '../../../../ui/Field';
+import { INBOX } from '../../../../lib/folders';
+import { withMember } from '../../../../lib/members';
+import { useMailboxId } from '../../../mailbox';
+import { useSession } from '../../../session';
+import type { Step } from '../../model';
+import { useFoldersOf, useKnown } from '../../queries';
+import type { Around } from '../../around';
 
 type FolderOf = Extract<Step, { folder: string }>;
 type Each = 'one' | 'sender' | 'value';

@@ -1,7 +1,7 @@
-import { problemText } from '../../../api/problem';
-import { dayAndTime } from '../../../lib/dates';
-import { Button } from '../../../ui/Button';
-import { useAliasTests, useSendAliasTest } from '../handing';
+import { problemText } from '../../../../api/problem';
+import { dayAndTime } from '../../../../lib/dates';
+import { Button } from '../../../../ui/Button';
+import { useAliasTests, useSendAliasTest } from '../../handing';
 
 /** Whether mail to an alias reaches the mailbox: a real message says. */
 export function AliasTest({ alias }: { alias: string }) {

@@ -1,4 +1,4 @@
-package app.jubek.core.message;
+package app.jubek.core.reading;
 
 import app.jubek.core.text.WhiteSpace;
 import java.util.LinkedHashSet;
@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Message-IDs in a field (RFC 5322 §3.6.4), with their angle brackets. */
-public final class MessageIds {
+final class MessageIds {
     private static final int LONGEST = 900;
 
     private MessageIds() {}

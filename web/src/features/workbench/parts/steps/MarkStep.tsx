@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
-import { tagColour } from '../../../lib/flags';
-import type { Step } from '../model';
+import { tagColour } from '../../../../lib/flags';
+import type { Step } from '../../model';
 
 type MarkOf = Extract<Step, { do: 'mark' }>;
 

@@ -1,4 +1,4 @@
-import type { Evidence } from '../queries';
+import type { Evidence } from '../../queries';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
 

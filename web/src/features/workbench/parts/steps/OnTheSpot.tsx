@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Sheet } from '../../../ui/Sheet';
-import { GroupForm, newGroup, newPerson, PersonForm } from '../../addressbook';
-import { TemplateForm } from '../../templates';
+import { Sheet } from '../../../../ui/Sheet';
+import { GroupForm, newGroup, newPerson, PersonForm } from '../../../addressbook';
+import { TemplateForm } from '../../../templates';
 
 interface Props {
   open: boolean;

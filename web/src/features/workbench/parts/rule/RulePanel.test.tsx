@@ -3,10 +3,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, test } from 'vitest';
-import { ask, newDraft, type Draft } from '../model';
-import { item } from '../../criteria';
-import type { Evidence } from '../queries';
-import { said } from '../../../test/said';
+import { ask, newDraft, type Draft } from '../../model';
+import { item } from '../../../criteria';
+import type { Evidence } from '../../queries';
+import { said } from '../../../../test/said';
 import { RulePanel } from './RulePanel';
 
 afterEach(cleanup);
@@ -33,6 +33,8 @@ const evidence: Evidence = {
   leavesOut: [],
   rows: [],
   rowsInAll: 0,
+  unfinished: [],
+  presetEnding: 'continue',
   readBack: said('Mail with “visit” in the subject is filed in Seeds.'),
 };
 

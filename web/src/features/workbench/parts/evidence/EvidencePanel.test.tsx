@@ -3,9 +3,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
-import { said } from '../../../test/said';
-import { ask, newDraft } from '../model';
-import type { Evidence } from '../queries';
+import { said } from '../../../../test/said';
+import { ask, newDraft } from '../../model';
+import type { Evidence } from '../../queries';
 import { EvidencePanel } from './EvidencePanel';
 
 // Without a layout nothing is in sight; here everything is.
@@ -44,6 +44,8 @@ const evidence: Evidence = {
     },
   ],
   rowsInAll: 42,
+  unfinished: [],
+  presetEnding: 'continue',
   readBack: said(''),
 };
 

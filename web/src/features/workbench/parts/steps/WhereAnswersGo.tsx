@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import { Choice } from '../../../ui/Choice';
-import { TextField } from '../../../ui/Field';
-import { ValueChips, withValues } from '../../criteria';
-import type { AnswerOf, Step } from '../model';
+import { withMember } from '../../../../lib/members';
+import { Choice } from '../../../../ui/Choice';
+import { TextField } from '../../../../ui/Field';
+import { ValueChips, withValues } from '../../../criteria';
+import type { AnswerOf, Step } from '../../model';
 
 type To = NonNullable<AnswerOf['answersTo']>;
 

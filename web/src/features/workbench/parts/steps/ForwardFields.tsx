@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { TextArea, TextField } from '../../../ui/Field';
-import { useTemplates } from '../../templates';
-import type { Step } from '../model';
+import { withMember } from '../../../../lib/members';
+import { Button } from '../../../../ui/Button';
+import { Choice } from '../../../../ui/Choice';
+import { TextArea, TextField } from '../../../../ui/Field';
+import { useTemplates } from '../../../templates';
+import type { Step } from '../../model';
 import { Identity } from './Identity';
-import type { Around } from '../around';
+import type { Around } from '../../around';
 
 type ForwardOf = Extract<Step, { do: 'forward' }>;
 

@@ -1,5 +1,5 @@
-import type { Step } from '../model';
-import { threeLines } from '../summary';
+import type { Step } from '../../model';
+import { threeLines } from '../../summary';
 
 /** The three lines that always stand under a forward or a redirect. */
 export function WhatTheySee({ step, ownAddress }: { step: Step; ownAddress: string }) {

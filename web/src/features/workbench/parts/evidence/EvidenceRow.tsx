@@ -1,16 +1,16 @@
-import { shortDone } from '../../../lib/steps';
+import { shortDone } from '../../../../lib/steps';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import type { Schemas } from '../../../api/client';
-import { problemText } from '../../../api/problem';
-import { shortDate } from '../../../lib/dates';
-import { count } from '../../../lib/numbers';
-import { Button } from '../../../ui/Button';
-import { Glyph } from '../../../ui/glyphs';
-import { MarkedText } from '../../../ui/MarkedText';
-import type { Criterion } from '../../criteria';
-import type { Asked } from '../model';
-import { useExceptions } from '../queries';
+import type { Schemas } from '../../../../api/client';
+import { problemText } from '../../../../api/problem';
+import { shortDate } from '../../../../lib/dates';
+import { count } from '../../../../lib/numbers';
+import { Button } from '../../../../ui/Button';
+import { Glyph } from '../../../../ui/glyphs';
+import { MarkedText } from '../../../../ui/MarkedText';
+import type { Criterion } from '../../../criteria';
+import type { Asked } from '../../model';
+import { useExceptions } from '../../queries';
 
 interface Props {
   row: Schemas['EvidenceRow'];

@@ -1,12 +1,13 @@
-package app.jubek.core.message;
+package app.jubek.core.outgoing;
 
+import app.jubek.core.message.ReadMessage;
 import app.jubek.core.text.Pieces;
 import app.jubek.core.text.WhiteSpace;
 import java.util.Locale;
 import java.util.Set;
 
 /** What signatures of a message cover (RFC 6376). */
-public final class Signatures {
+final class Signatures {
     private Signatures() {}
 
     /**

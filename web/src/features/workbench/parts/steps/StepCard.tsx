@@ -1,14 +1,14 @@
 import { useId, type ReactNode } from 'react';
-import { Glyph, happeningOf } from '../../../ui/glyphs';
-import { Choice } from '../../../ui/Choice';
-import type { Around } from '../around';
-import type { Step } from '../model';
-import { useKnown } from '../queries';
+import { Glyph, happeningOf } from '../../../../ui/glyphs';
+import { Choice } from '../../../../ui/Choice';
+import type { Around } from '../../around';
+import type { Step } from '../../model';
+import { useKnown } from '../../queries';
 import { FolderStep } from './FolderStep';
 import { HandOnStep } from './HandOnStep';
 import { MarkStep } from './MarkStep';
 import { ReplyStep } from './ReplyStep';
-import { playSound } from '../../notices';
+import { playSound } from '../../../notices';
 
 interface Props {
   step: Step;
@@ -44,7 +44,7 @@ export function StepCard({ step, around, onChange, onRemove }: Props) {
         </span>
         <button
           type="button"
-          aria-label={`Remove the step ${NAMES[step.do]}`}
+          aria-label={`Remove the action ${NAMES[step.do]}`}
           className="rounded px-1 text-ink2 hover:text-ink"
           onClick={onRemove}
         >

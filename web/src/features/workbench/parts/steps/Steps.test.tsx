@@ -5,9 +5,9 @@ import { act, cleanup, fireEvent, render, screen, waitFor, within } from '@testi
 import { useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { CurrentMailbox } from '../../mailbox';
-import type { Step } from '../model';
-import type { Around } from '../around';
+import { CurrentMailbox } from '../../../mailbox';
+import type { Step } from '../../model';
+import type { Around } from '../../around';
 import { StepCard } from './StepCard';
 
 const around: Around = {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { Schemas } from '../../../api/client';
-import { problemText } from '../../../api/problem';
-import { Button } from '../../../ui/Button';
-import { Glyph, type Happening } from '../../../ui/glyphs';
-import { Sheet } from '../../../ui/Sheet';
-import { Loading, Trouble } from '../../../ui/States';
-import { useAsReceived } from '../handing';
-import type { Step } from '../model';
+import type { Schemas } from '../../../../api/client';
+import { problemText } from '../../../../api/problem';
+import { Button } from '../../../../ui/Button';
+import { Glyph, type Happening } from '../../../../ui/glyphs';
+import { Sheet } from '../../../../ui/Sheet';
+import { Loading, Trouble } from '../../../../ui/States';
+import { useAsReceived } from '../../handing';
+import type { Step } from '../../model';
 
 interface Props {
   step: Extract<Step, { to: string[] }>;

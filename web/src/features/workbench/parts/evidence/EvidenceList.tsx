@@ -1,9 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
-import type { Criterion } from '../../criteria';
-import type { Asked } from '../model';
-import type { Evidence } from '../queries';
-import { useMatches } from '../../../ui/useMatches';
+import type { Criterion } from '../../../criteria';
+import type { Asked } from '../../model';
+import type { Evidence } from '../../queries';
+import { useMatches } from '../../../../ui/useMatches';
 import { EvidenceRow } from './EvidenceRow';
 
 const ROW = 34;

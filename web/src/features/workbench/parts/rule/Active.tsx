@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import type { Rule } from '../../rules';
-import { Choice } from '../../../ui/Choice';
+import { withMember } from '../../../../lib/members';
+import type { Rule } from '../../../rules';
+import { Choice } from '../../../../ui/Choice';
 
 type Schedule = NonNullable<Rule['active']>;
 type Hours = Schedule['hours'];

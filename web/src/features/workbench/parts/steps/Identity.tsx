@@ -1,5 +1,5 @@
-import { Choice } from '../../../ui/Choice';
-import type { Around } from '../around';
+import { Choice } from '../../../../ui/Choice';
+import type { Around } from '../../around';
 
 interface Props {
   from: string | undefined;

@@ -1,25 +1,25 @@
-import { useEvidenceDays } from '../../mailbox';
+import { useEvidenceDays } from '../../../mailbox';
 import { Accordion } from 'radix-ui';
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import type { Schemas } from '../../../api/client';
-import { counted } from '../../../lib/numbers';
-import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { Glyph, happeningOf } from '../../../ui/glyphs';
-import { Menu } from '../../../ui/Menu';
-import { Question } from '../../../ui/Question';
-import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../criteria';
-import { aroundOf } from '../around';
-import { presetEnding, type Asked, type Draft, type Step } from '../model';
-import type { Evidence } from '../queries';
+import { withMember } from '../../../../lib/members';
+import type { Schemas } from '../../../../api/client';
+import { counted } from '../../../../lib/numbers';
+import { Button } from '../../../../ui/Button';
+import { Choice } from '../../../../ui/Choice';
+import { Glyph, happeningOf } from '../../../../ui/glyphs';
+import { Menu } from '../../../../ui/Menu';
+import { Question } from '../../../../ui/Question';
+import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../../criteria';
+import { aroundOf } from '../../around';
+import { withSteps, type Asked, type Draft, type Step } from '../../model';
+import type { Evidence } from '../../queries';
 import { Active } from './Active';
 import { AllOrAny } from './AllOrAny';
 import { EveryMessage } from './EveryMessage';
 import { Part } from './Part';
-import { StepCard } from './StepCard';
-import { WhatTheySee } from './WhatTheySee';
-import { criteriaInBrief, picksOutInBrief, stepInBrief } from '../summary';
+import { StepCard } from '../steps/StepCard';
+import { WhatTheySee } from '../steps/WhatTheySee';
+import { criteriaInBrief, picksOutInBrief, stepInBrief } from '../../summary';
 
 interface Props {
   draft: Draft;
@@ -52,10 +52,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
   const [deleting, setDeleting] = useState(false);
   const around = aroundOf(draft, mailbox, evidence);
   const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
-  const setDoes = (does: Step[]) => {
-    const byItself = draft.ending === presetEnding(draft.does);
-    onChange({ ...draft, does, ending: byItself ? presetEnding(does) : draft.ending });
-  };
+  const setDoes = (does: Step[]) => onChange(withSteps(draft, does, evidence?.presetEnding));
   const meet = evidence
     ? evidence.counts.picked + evidence.counts.leftOut + evidence.counts.stoppedEarlier
     : undefined;
@@ -238,7 +235,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
         </span>
         <Choice
           label="later rules"
-          value={draft.ending}
+          value={draft.ending ?? evidence?.presetEnding ?? 'continue'}
           options={[
             { value: 'continue', text: 'later rules continue' },
             { value: 'stop here', text: 'stop here' },

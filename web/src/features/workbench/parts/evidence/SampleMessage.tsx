@@ -1,11 +1,11 @@
-import { wouldBe } from '../../incoming';
+import { wouldBe } from '../../../incoming';
 import { useEffect, useState } from 'react';
-import type { Schemas } from '../../../api/client';
-import { problemText } from '../../../api/problem';
-import { Button } from '../../../ui/Button';
-import { Trouble } from '../../../ui/States';
-import { useSampleMessage } from '../queries';
-import type { Asked } from '../model';
+import type { Schemas } from '../../../../api/client';
+import { problemText } from '../../../../api/problem';
+import { Button } from '../../../../ui/Button';
+import { Trouble } from '../../../../ui/States';
+import { useSampleMessage } from '../../queries';
+import type { Asked } from '../../model';
 
 export interface Letter {
   from: string;

@@ -1,15 +1,15 @@
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { TextArea, TextField } from '../../../ui/Field';
-import { ValueChips, withValues } from '../../criteria';
-import { useTemplates } from '../../templates';
-import type { AnswerOf, Step } from '../model';
+import { withMember } from '../../../../lib/members';
+import { Button } from '../../../../ui/Button';
+import { Choice } from '../../../../ui/Choice';
+import { TextArea, TextField } from '../../../../ui/Field';
+import { ValueChips, withValues } from '../../../criteria';
+import { useTemplates } from '../../../templates';
+import type { AnswerOf, Step } from '../../model';
 import { AliasTest } from './AliasTest';
 import { Identity } from './Identity';
 import { TemplateOnTheSpot } from './OnTheSpot';
-import type { Around } from '../around';
+import type { Around } from '../../around';
 import { WhereAnswersGo } from './WhereAnswersGo';
 
 const WRITTEN_HERE = '';

@@ -1,10 +1,10 @@
-import { useEvidenceDays } from '../../mailbox';
+import { useEvidenceDays } from '../../../mailbox';
 import { useState } from 'react';
-import { count } from '../../../lib/numbers';
-import { Button } from '../../../ui/Button';
-import { Question } from '../../../ui/Question';
-import { emptyTest, item, type Criterion } from '../../criteria';
-import type { Draft } from '../model';
+import { count } from '../../../../lib/numbers';
+import { Button } from '../../../../ui/Button';
+import { Question } from '../../../../ui/Question';
+import { emptyTest, item, type Criterion } from '../../../criteria';
+import type { Draft } from '../../model';
 
 interface Props {
   draft: Draft;

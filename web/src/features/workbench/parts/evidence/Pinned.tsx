@@ -1,5 +1,5 @@
-import { shortDate } from '../../../lib/dates';
-import type { Evidence } from '../queries';
+import { shortDate } from '../../../../lib/dates';
+import type { Evidence } from '../../queries';
 
 /** The message that the rule was started from, always in sight, with how it stands to the rule. */
 export function Pinned({

@@ -1,15 +1,15 @@
 import { useState } from 'react';
-import { withMember } from '../../../lib/members';
-import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { Menu } from '../../../ui/Menu';
-import { useAddressBook } from '../../addressbook';
-import { ValueChips, withValues } from '../../criteria';
-import type { Step } from '../model';
+import { withMember } from '../../../../lib/members';
+import { Button } from '../../../../ui/Button';
+import { Choice } from '../../../../ui/Choice';
+import { Menu } from '../../../../ui/Menu';
+import { useAddressBook } from '../../../addressbook';
+import { ValueChips, withValues } from '../../../criteria';
+import type { Step } from '../../model';
 import { AsReceived } from './AsReceived';
 import { ForwardFields } from './ForwardFields';
 import { NewColleague, NewGroup } from './OnTheSpot';
-import type { Around } from '../around';
+import type { Around } from '../../around';
 import { WhatTheySee } from './WhatTheySee';
 import { WillItArrive } from './WillItArrive';
 
