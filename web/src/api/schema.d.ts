@@ -1222,14 +1222,14 @@ export interface components {
             /** Format: int32 */
             messages: number;
             picksOut: components["schemas"]["CriterionFigures"][];
+            /** @enum {string} */
+            presetEnding: "continue" | "stop here";
             readBack: components["schemas"]["Statement"];
             rows: components["schemas"]["EvidenceRow"][];
             /** Format: int32 */
             rowsInAll: number;
-            weeks: number[];
-            /** @enum {string} */
-            presetEnding: "continue" | "stop here";
             unfinished: components["schemas"]["Fault"][];
+            weeks: number[];
         };
         Example: {
             counters: ("PICKED" | "LEFT_OUT" | "STOPPED_EARLIER" | "LATER_RULES_ACT" | "NEAR_MISS" | "OUTSIDE_ITS_HOURS")[];
@@ -1275,6 +1275,10 @@ export interface components {
             kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
             own: boolean;
             rule: string;
+        };
+        Fault: {
+            message: string;
+            path: string;
         };
         FieldView: {
             canBeMissing: boolean;
@@ -1651,6 +1655,8 @@ export interface components {
             message: components["schemas"]["MessageLine"];
         };
         ReplyStep: {
+            /** @description Addresses that reach this mailbox beside its own: mail to them is answered, too. */
+            aliases?: string[];
             answersTo?: components["schemas"]["AnswersTo"];
             /** @description Colleagues who get a copy, as a message of its own. */
             copies?: string[];
@@ -1680,7 +1686,10 @@ export interface components {
             /** @description When it is active; always, when left out. */
             active?: components["schemas"]["Schedule"];
             does: components["schemas"]["Step"][];
-            /** @enum {string} */
+            /**
+             * @description Left out, a rule that files, gets rid of or answers mail stops here, and any other continues.
+             * @enum {string}
+             */
             ending?: "continue" | "stop here";
             id: string;
             leavesOut?: components["schemas"]["Criterion"];
@@ -2001,10 +2010,6 @@ export interface components {
             subject: string;
             text: string;
             to: string;
-        };
-        Fault: {
-            message: string;
-            path: string;
         };
     };
     responses: never;

@@ -137,22 +137,24 @@ function HowOften({ step, documents, onChange }: Omit<Props, 'around'> & { docum
 }
 
 function More({ step, around, onChange }: Props) {
-  const isPlain = !step.quotes && !step.copies && !step.from && !step.key && !step.inConversations;
+  const isPlain =
+    !step.quotes && !step.copies && !step.aliases && !step.from && !step.key && !step.inConversations;
   const [open, setOpen] = useState(!isPlain);
-  const [typing, setTyping] = useState('');
   if (!open) {
     return (
       <div>
         <Button small look="quiet" className="-ml-2" onClick={() => setOpen(true)}>
-          quote, copies, sent from, in conversations …
+          quote, copies, sent from, other addresses, in conversations …
         </Button>
       </div>
     );
   }
   const flag = (name: 'quotes' | 'inConversations', on: boolean) =>
     onChange(withMember(step, name, on || undefined));
-  const copies = step.copies ?? [];
-  const setCopies = (now: string[]) => onChange(withMember(step, 'copies', now.length > 0 ? now : undefined));
+  const addresses = (name: 'copies' | 'aliases') => ({
+    values: step[name] ?? [],
+    onChange: (now: string[]) => onChange(withMember(step, name, now.length > 0 ? now : undefined)),
+  });
   return (
     <div className="grid gap-1.5 text-sm text-ink2">
       <label className="flex items-center gap-1.5">
@@ -179,18 +181,16 @@ function More({ step, around, onChange }: Props) {
         onChange={(from) => onChange(withMember(step, 'from', from))}
       />
       <span>send a copy as a separate message to</span>
-      <ValueChips
+      <Addresses
         label="add an address for a copy of the reply"
-        values={copies}
-        typing={typing}
-        isWords={false}
         hint="a colleague’s address …"
-        onTyping={setTyping}
-        onAdd={(more) => {
-          setTyping('');
-          setCopies(withValues(copies, more));
-        }}
-        onRemove={(gone) => setCopies(copies.filter((_, i) => !gone.includes(i)))}
+        {...addresses('copies')}
+      />
+      <span>also reply to mail sent to these addresses, which reach this mailbox</span>
+      <Addresses
+        label="add an address that reaches this mailbox"
+        hint="another address of yours …"
+        {...addresses('aliases')}
       />
       <TextField
         label="Share the limit with rules that have the same word here"
@@ -199,5 +199,31 @@ function More({ step, around, onChange }: Props) {
         onChange={(e) => onChange(withMember(step, 'key', e.target.value || undefined))}
       />
     </div>
+  );
+}
+
+interface AddressesProps {
+  label: string;
+  hint: string;
+  values: string[];
+  onChange: (values: string[]) => void;
+}
+
+function Addresses({ label, hint, values, onChange }: AddressesProps) {
+  const [typing, setTyping] = useState('');
+  return (
+    <ValueChips
+      label={label}
+      values={values}
+      typing={typing}
+      isWords={false}
+      hint={hint}
+      onTyping={setTyping}
+      onAdd={(more) => {
+        setTyping('');
+        onChange(withValues(values, more));
+      }}
+      onRemove={(gone) => onChange(values.filter((_, i) => !gone.includes(i)))}
+    />
   );
 }

@@ -146,7 +146,7 @@ async function choose(what: RegExp, chosen: string) {
   fireEvent.click(await screen.findByRole('menuitemradio', { name: chosen }));
 }
 
-test('a reply goes to each request, quoted, with a copy, where the rule says so', async () => {
+test('a reply goes to each request, quoted, with a copy, to mail for another address, where the rule says so', async () => {
   show({ do: 'reply', subject: '', text: 'Thank you.', oncePerDays: 7 });
   await choose(/^how often/, 'at each request, at most 3 a day');
   fireEvent.click(screen.getByRole('button', { name: /quote, copies/ }));
@@ -154,6 +154,9 @@ test('a reply goes to each request, quoted, with a copy, where the rule says so'
   const copy = screen.getByLabelText('add an address for a copy of the reply');
   fireEvent.change(copy, { target: { value: 'noor@ostrel-gardens.example' } });
   fireEvent.keyDown(copy, { key: 'Enter' });
+  const alias = screen.getByLabelText('add an address that reaches this mailbox');
+  fireEvent.change(alias, { target: { value: 'tours@ostrel.example' } });
+  fireEvent.keyDown(alias, { key: 'Enter' });
   expect(steps.at(-1)).toEqual({
     do: 'reply',
     subject: '',
@@ -161,6 +164,7 @@ test('a reply goes to each request, quoted, with a copy, where the rule says so'
     timesADay: 3,
     quotes: true,
     copies: ['noor@ostrel-gardens.example'],
+    aliases: ['tours@ostrel.example'],
   });
 });
 

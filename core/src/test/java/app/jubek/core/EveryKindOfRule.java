@@ -102,7 +102,14 @@ public final class EveryKindOfRule {
         return new Step.Reply(
                 TEMPLATE.id(),
                 new ReplyOptions(
-                        ReplyFrequency.PRESET, Optional.empty(), to, true, List.of(COLLEAGUE), Optional.empty(), true));
+                        ReplyFrequency.PRESET,
+                        Optional.empty(),
+                        to,
+                        true,
+                        List.of(COLLEAGUE),
+                        List.of(MailAddress.of("tours@partner.example")),
+                        Optional.empty(),
+                        true));
     }
 
     private static Step marks() {

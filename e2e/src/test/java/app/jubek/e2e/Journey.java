@@ -24,7 +24,10 @@ abstract class Journey {
     /** What is waited for comes; how soon, a busy machine decides. */
     private static final double EVENT_LIMIT_MS = 30_000;
 
+    /** The demo's past mail is read once; if that takes longer, each journey fails soon. */
     private static final double READING_LIMIT_MS = 300_000;
+
+    private static double readingLimit = READING_LIMIT_MS;
     private static Playwright playwright;
     private static Browser browser;
 
@@ -63,10 +66,9 @@ abstract class Journey {
         page.getByLabel("Name").fill("ilse");
         page.getByLabel("Password").fill("greenhouse");
         button("Sign in").click();
-        assertThat(page.getByText("reading past mail:"))
-                .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(READING_LIMIT_MS));
-        assertThat(page.getByText("watching"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(READING_LIMIT_MS));
+        double limit = readingLimit;
+        readingLimit = EVENT_LIMIT_MS;
+        assertThat(page.getByText("watching")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(limit));
     }
 
     @AfterEach

@@ -94,11 +94,11 @@ class CarryingOutTest extends ServerTest {
 
     @Test
     void aTemporaryRefusalIsTriedAgainUntilItIsTaken() {
-        rules(rule("again", "later", "continue", step("{'do':'redirect','to':['duty@ostrel-gardens.example']}")));
-        World.get().office().bench().refuse("duty@ostrel-gardens.example", 451, 2);
+        rules(rule("again", "later", "continue", step("{'do':'redirect','to':['evening@ostrel-gardens.example']}")));
+        World.get().office().bench().refuse("evening@ostrel-gardens.example", 451, 2);
         write("anna@school.example", World.VISITS, "later", "x");
         await("it arrived", () -> steps("again").stream().anyMatch(s -> s.state() == SENT));
-        assertThat(mail("duty@ostrel-gardens.example", "INBOX")).hasSize(1);
+        assertThat(mail("evening@ostrel-gardens.example", "INBOX")).hasSize(1);
         assertThat(steps("again").get(0).attempts()).isEqualTo(3);
     }
 

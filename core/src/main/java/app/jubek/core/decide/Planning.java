@@ -1,9 +1,7 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.Role;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
@@ -11,9 +9,6 @@ import app.jubek.core.plan.Refusal;
 import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.safety.LoopGuard;
-import app.jubek.core.safety.ReplyGuard;
-import app.jubek.core.safety.ReplyHistory;
-import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
@@ -40,7 +35,7 @@ final class Planning {
     private final DecisionContext at;
     private final boolean fenced;
     private final LoopGuard loops;
-    private final ReplyGuard replies;
+    private final AnswerChecks replies;
     private final Map<Wanted, PlannedStep> planned = new LinkedHashMap<>();
     private final List<NotDone> notDone = new ArrayList<>();
     private final Set<Wanted> asked = new HashSet<>();
@@ -52,7 +47,7 @@ final class Planning {
         this.at = at;
         this.fenced = fenced;
         this.loops = new LoopGuard(at.hops());
-        this.replies = new ReplyGuard(at.hops());
+        this.replies = new AnswerChecks(view, at);
     }
 
     Decision decision(Trace trace, List<Statement> notes) {
@@ -188,6 +183,7 @@ final class Planning {
         return adds ? first.with(((Step.HandOn) first.step()).leaving()) : first;
     }
 
+    /** Only an answer with the original in it could carry out what the fence keeps in. */
     private void reply(PlannedStep step, Step.Reply reply, Rule rule) {
         if (replyAsked) {
             withhold(step, Refusal.of(Reason.SUPERSEDED));
@@ -195,14 +191,15 @@ final class Planning {
         }
         replyAsked = true;
         ReplyOptions options = reply.options();
-        Optional<Refusal> against = againstAnswer(rule, options);
+        Optional<Refusal> against = fence().filter(f -> options.quotes()).or(() -> replies.against(rule, options));
         if (against.isPresent()) {
             withhold(step, against.get());
             return;
         }
         MailAddress to = options.to().in(message).orElseThrow();
         Writing.Result result = new Writing(view, at, rule).answer(reply, to);
-        if (result.sending().filter(out -> tellsMore(out, options)).isPresent() && !isPickedFrom(rule, options, to)) {
+        if (result.sending().filter(out -> tellsMore(out, options)).isPresent()
+                && !replies.isPickedFrom(rule, options, to)) {
             withhold(step, Refusal.of(Reason.ANOTHER_ADDRESS, to.address()));
             return;
         }
@@ -214,40 +211,6 @@ final class Planning {
 
     private static boolean tellsMore(Sending answer, ReplyOptions options) {
         return options.quotes() || !answer.letter().documents().isEmpty();
-    }
-
-    /**
-     * Whether the rule would pick the message from the address that gets the answer, too: From can be forged, to have the
-     * documents sent elsewhere. A form's mail is answered at the address in its text by the rule's own choice.
-     */
-    private boolean isPickedFrom(Rule rule, ReplyOptions options, MailAddress to) {
-        boolean written = message.in(Role.FROM).stream().allMatch(to::sameAs);
-        if (written || options.to() instanceof AnswersTo.InText) {
-            return true;
-        }
-        String name = message.sender().map(MailAddress::name).orElse("");
-        MessageView fromThere = new MessageView(message.writtenBy(to.named(name)), at.context(), view.budget());
-        return rule.picksOut().holds(fromThere) && !rule.leavesOut().holds(fromThere);
-    }
-
-    /** Only an answer with the original in it could carry out what the fence keeps in. */
-    private Optional<Refusal> againstAnswer(Rule rule, ReplyOptions options) {
-        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
-                at.own(), aliases(rule), at.context().conversation() && !options.inConversations(), options.to());
-        return fence().filter(f -> options.quotes())
-                .or(() -> spam())
-                .or(() -> replies.against(message, circumstances).stream().findFirst())
-                .or(() -> at.history()
-                        .against(
-                                ReplyHistory.key(rule.id(), options),
-                                options.frequency(),
-                                ReplyHistory.senders(message, options.to()),
-                                at.now()));
-    }
-
-    /** What a mail server takes for junk may well come from another sender than it says. */
-    private Optional<Refusal> spam() {
-        return at.context().junk() ? Optional.of(Refusal.of(Reason.SPAM)) : Optional.empty();
     }
 
     private void copies(PlannedStep step, List<MailAddress> to, Sending answer) {
@@ -292,18 +255,5 @@ final class Planning {
 
     private static PlannedStep planned(Rule rule, int ordinal, Step step) {
         return new PlannedStep(rule.id(), rule.version(), rule.name(), ordinal, step);
-    }
-
-    /** Recipient addresses that the rule names. */
-    private static List<MailAddress> aliases(Rule rule) {
-        return rule.picksOut().tests().stream()
-                .filter(test -> test instanceof AddressCriterion address
-                        && (address.part() == AddressCriterion.AddressField.RECIPIENT
-                                || address.part() == AddressCriterion.AddressField.TO)
-                        && address.how() == AddressCriterion.AddressMatch.IS
-                        && !address.negated())
-                .flatMap(test -> ((AddressCriterion) test).values().stream())
-                .map(MailAddress::of)
-                .toList();
     }
 }

@@ -11,6 +11,8 @@ import java.util.Optional;
  * @param key rules that share one count for a sender say the same here; the rule itself where it is empty
  * @param quotes whether the message answered stands below
  * @param copies who gets a copy, as a message of its own
+ * @param aliases addresses that reach this mailbox beside its own: mail that names one of them is answered, too
+ *     (RFC 5230 §4.5)
  * @param from the own address it is written as; the mailbox's identity where it is empty
  * @param inConversations whether an answer to something this mailbox sent is answered, too
  */
@@ -20,16 +22,30 @@ public record ReplyOptions(
         AnswersTo to,
         boolean quotes,
         List<MailAddress> copies,
+        List<MailAddress> aliases,
         Optional<MailAddress> from,
         boolean inConversations) {
     public ReplyOptions {
         copies = List.copyOf(copies);
+        aliases = List.copyOf(aliases);
         key = key.filter(name -> !name.isBlank());
     }
 
     /** As answers are given unless a rule says otherwise. */
     public static ReplyOptions usual(ReplyFrequency frequency) {
         return new ReplyOptions(
-                frequency, Optional.empty(), AnswersTo.Header.RETURN_PATH, false, List.of(), Optional.empty(), false);
+                frequency,
+                Optional.empty(),
+                AnswersTo.Header.RETURN_PATH,
+                false,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                false);
+    }
+
+    /** The same for mail to other addresses, too. */
+    public ReplyOptions alsoTo(List<MailAddress> others) {
+        return new ReplyOptions(frequency, key, to, quotes, copies, others, from, inConversations);
     }
 }

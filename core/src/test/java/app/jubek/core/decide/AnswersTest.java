@@ -54,7 +54,30 @@ class AnswersTest {
                 "",
                 "Thank you.",
                 new ReplyOptions(
-                        ReplyFrequency.PRESET, Optional.empty(), to, false, List.of(), Optional.empty(), false));
+                        ReplyFrequency.PRESET,
+                        Optional.empty(),
+                        to,
+                        false,
+                        List.of(),
+                        List.of(),
+                        Optional.empty(),
+                        false));
+    }
+
+    /** RFC 5230 §4.5. */
+    @Test
+    void mailToAFurtherAddressThatReachesTheMailboxIsAnsweredWhereTheRuleSaysSo() {
+        String mail = Mails.from("anna@school.example", "s", "t")
+                .replace("visits@ostrel-gardens.example", "tours@partner.example");
+        ReplyOptions usual = ReplyOptions.usual(ReplyFrequency.PRESET);
+        ReplyOptions also = usual.alsoTo(List.of(MailAddress.of("Tours@partner.example")));
+        assertThat(decide(new Step.Reply(Optional.empty(), "", "Thank you.", usual), mail)
+                        .notDone())
+                .extracting(NotDone::reason)
+                .containsExactly(Reason.NOT_WRITTEN_TO_US);
+        assertThat(decide(new Step.Reply(Optional.empty(), "", "Thank you.", also), mail)
+                        .planned())
+                .hasSize(1);
     }
 
     private static Decision decide(Criterion picksOut, Step step, String mail, DecisionContext at) {
@@ -130,6 +153,7 @@ class AnswersTest {
                 Optional.empty(),
                 AnswersTo.Header.RETURN_PATH,
                 false,
+                List.of(),
                 List.of(),
                 Optional.of(MailAddress.of("director@ostrel-gardens.example")),
                 false);

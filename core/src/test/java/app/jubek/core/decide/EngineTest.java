@@ -304,6 +304,7 @@ class EngineTest {
                 AnswersTo.Header.RETURN_PATH,
                 true,
                 List.of(),
+                List.of(),
                 Optional.empty(),
                 false);
         Step quotes = new Step.Reply(Optional.empty(), "", "Thank you.", quoting);

@@ -223,6 +223,7 @@ class ComposerTest {
                 AnswersTo.Header.RETURN_PATH,
                 true,
                 List.of(EDUCATION),
+                List.of(),
                 Optional.of(MailAddress.of("photos@ostrel-gardens.example")),
                 false);
         List<Composed> out = composeAll(

@@ -57,7 +57,7 @@ class RuleTest {
                                 + " and marked read, except mail with “pump” in the subject.");
         assertThat(Mails.words(rule("n", new Everything(), new Nothing(), List.of(), false)
                         .statement()))
-                .isEqualTo("Mail of every kind is left alone: no action is chosen yet.");
+                .isEqualTo("Mail of every kind is left alone: the rule does nothing yet.");
     }
 
     @Test

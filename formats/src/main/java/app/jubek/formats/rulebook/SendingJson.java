@@ -40,6 +40,7 @@ final class SendingJson {
             "answersTo",
             "quotes",
             "copies",
+            "aliases",
             "from",
             "inConversations");
 
@@ -94,6 +95,7 @@ final class SendingJson {
                 to,
                 at.flag("quotes"),
                 addresses(at, "copies"),
+                addresses(at, "aliases"),
                 address(at, "from"),
                 at.flag("inConversations"));
     }
@@ -184,6 +186,7 @@ final class SendingJson {
         }
         flag(node, "quotes", options.quotes());
         put(node, "copies", options.copies());
+        put(node, "aliases", options.aliases());
         options.from().ifPresent(from -> node.put("from", from.address()));
         flag(node, "inConversations", options.inConversations());
     }

@@ -2,6 +2,7 @@ package app.jubek.formats.sieve;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.ReplyFrequency;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.WhiteSpace;
 import app.jubek.formats.sieve.syntax.Arguments;
@@ -11,6 +12,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
 
@@ -95,12 +97,22 @@ final class ReadActions {
                 note.accept(arguments.place(), ":" + tag + " of vacation is left out");
             }
         }
-        if (arguments.has("addresses")) {
-            note.accept(
-                    arguments.place(),
-                    ":addresses of vacation is left out: the mailbox's own addresses are known to Jubek");
+        ReplyOptions options =
+                ReplyOptions.usual(ReplyFrequency.once(oncePer(arguments))).alsoTo(addresses(arguments));
+        return new Step.Reply(
+                Optional.empty(), arguments.string("subject").orElse(""), arguments.one(0, "a reason"), options);
+    }
+
+    private List<MailAddress> addresses(Arguments arguments) {
+        List<MailAddress> found = new ArrayList<>();
+        for (String address : arguments.strings("addresses").orElse(List.of())) {
+            try {
+                found.add(MailAddress.of(address));
+            } catch (IllegalArgumentException none) {
+                note.accept(arguments.place(), "\"" + address + "\" in :addresses is no mail address and is left out");
+            }
         }
-        return new Step.Reply(arguments.string("subject").orElse(""), arguments.one(0, "a reason"), oncePer(arguments));
+        return found;
     }
 
     private Duration oncePer(Arguments arguments) {

@@ -1,5 +1,6 @@
 package app.jubek.formats.sieve;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
@@ -148,8 +149,9 @@ public final class SieveWriting {
     private static Optional<String> beyond(Step step) {
         if (step instanceof Step.Reply reply) {
             boolean plain = reply.options()
-                    .equals(ReplyOptions.usual(
-                            ReplyFrequency.once(reply.options().frequency().within())));
+                    .equals(ReplyOptions.usual(ReplyFrequency.once(
+                                    reply.options().frequency().within()))
+                            .alsoTo(reply.options().aliases()));
             return reply.template().isPresent()
                     ? Optional.of("has no templates, and its answer is taken from one")
                     : plain
@@ -173,7 +175,13 @@ public final class SieveWriting {
     private void reply(Step.Reply reply) {
         text.needs("vacation");
         String subject = reply.subject().isEmpty() ? "" : " :subject " + Text.quoted(reply.subject());
-        String action = "vacation :days " + reply.options().frequency().days() + subject + " "
+        String aliases = reply.options().aliases().isEmpty()
+                ? ""
+                : " :addresses "
+                        + Text.list(reply.options().aliases().stream()
+                                .map(MailAddress::address)
+                                .toList());
+        String action = "vacation :days " + reply.options().frequency().days() + subject + aliases + " "
                 + Text.quoted(reply.text()) + ";";
         if (answeredWhen.isEmpty()) {
             text.line(action);

@@ -74,7 +74,7 @@ class EveryPartTest {
                 "{'do':'redirect','to':['a@x.example']}",
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
                 "{'do':'reply','template':'visits','oncePerDays':7}",
-                "{'do':'reply','template':'visits','timesADay':3,'key':'documents','quotes':true,'copies':['a@x.example'],"
+                "{'do':'reply','template':'visits','timesADay':3,'key':'documents','quotes':true,'copies':['a@x.example'],'aliases':['c@x.example'],"
                         + "'from':'b@x.example','inConversations':true}",
                 "{'do':'reply','template':'visits','oncePerDays':7,'answersTo':{'part':'reply to'}}",
                 "{'do':'reply','template':'visits','oncePerDays':7,"

@@ -3,6 +3,7 @@ package app.jubek.formats.sieve;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Step;
 import app.jubek.formats.sieve.syntax.SieveSyntaxException;
 import java.time.Duration;
@@ -209,6 +210,19 @@ class StandardScriptsTest {
         assertThat(Deciding.outcome(read.book(), B)).contains("answered");
         assertThat(read.book().rules().get(0).steps().get(0))
                 .isEqualTo(new Step.Reply("", ".dot\r\nend\r\n", Duration.ofDays(7)));
+    }
+
+    /** RFC 5230 §4.5: mail to one of further addresses is answered, too. */
+    @Test
+    void furtherOwnAddressesAreCarriedBothWays() {
+        String script = "require \"vacation\";\r\nvacation :addresses [\"tours@a.example\"] \"away\";\r\n";
+        SieveReading.Read read = SieveReading.read(script);
+        assertThat(read.notCarried()).isEmpty();
+        Step.Reply reply = (Step.Reply) read.book().rules().get(0).steps().get(0);
+        assertThat(reply.options().aliases()).containsExactly(MailAddress.of("tours@a.example"));
+        SieveWriting.Written written = SieveWriting.write(read.book());
+        assertThat(written.notCarried()).isEmpty();
+        assertThat(written.script()).contains("vacation :days 7 :addresses \"tours@a.example\" \"away\";");
     }
 
     @ParameterizedTest

@@ -6,6 +6,7 @@ import app.jubek.server.content.MessageContent;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.CpuBudget;
+import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -21,18 +22,21 @@ class PastMailRecorder {
     private final Deciding deciding;
     private final Mailboxes mailboxes;
     private final TransactionTemplate transaction;
+    private final EntityManager entities;
 
     PastMailRecorder(
             MessageRepository messages,
             MessageContent content,
             Deciding deciding,
             Mailboxes mailboxes,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            EntityManager entities) {
         this.messages = messages;
         this.content = content;
         this.deciding = deciding;
         this.mailboxes = mailboxes;
         this.transaction = transaction;
+        this.entities = entities;
     }
 
     /**
@@ -62,6 +66,8 @@ class PastMailRecorder {
                 mail.fetched().whole() ? mail.message() : mail.message().withNote(ReadingNote.ONLY_HEADER_READ.with());
         MessageEntity entity = new MessageEntity(mailbox, mail.fetched(), mail.digest(), MessageStatus.PAST);
         MessageEntity saved = messages.saveAndFlush(entity.read(message, deciding.isConversation(mailbox, message)));
+        // Each query looks through all entities in hand for changes, and a batch has hundreds.
+        entities.detach(saved);
         content.store(saved.id(), mail.fetched().bytes());
     }
 

@@ -27,6 +27,7 @@ public class ImapConnections implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(ImapConnections.class);
     private static final String CONNECT_LIMIT_MS = "15000";
     private static final String READ_LIMIT_MS = "60000";
+    private static final String LONG_READ_LIMIT_MS = "600000";
 
     private static final Duration IDLE = Duration.ofSeconds(30);
 
@@ -99,6 +100,11 @@ public class ImapConnections implements DisposableBean {
 
     public IMAPStore open(Mailbox mailbox) throws MessagingException {
         return open(mailbox, READ_LIMIT_MS);
+    }
+
+    /** For questions about a whole mailbox, which a server may think about for minutes. */
+    public IMAPStore openForFirstReading(Mailbox mailbox) throws MessagingException {
+        return open(mailbox, LONG_READ_LIMIT_MS);
     }
 
     /** For IDLE, which may be silent for as long as its refresh takes. */

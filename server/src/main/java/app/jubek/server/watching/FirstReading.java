@@ -7,6 +7,7 @@ import app.jubek.server.mailbox.UidCommands;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.progress.FolderCursors;
+import app.jubek.server.progress.WatchLeases;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.time.Clock;
@@ -20,8 +21,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -30,7 +31,10 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
-/** Reads a mailbox's past mail as evidence, newest first, in the background; goes on where it was interrupted. */
+/**
+ * Reads a mailbox's past mail as evidence, newest first, in the background. Where it is interrupted it goes on after a
+ * pause, for as long as this node watches the mailbox.
+ */
 @Component
 class FirstReading implements DisposableBean {
     static final Duration WINDOW = Duration.ofDays(180);
@@ -40,10 +44,11 @@ class FirstReading implements DisposableBean {
 
     private final ImapConnections connections;
     private final FolderCursors cursors;
+    private final WatchLeases leases;
     private final Arrivals arrivals;
     private final JubekProperties properties;
     private final Clock clock;
-    private final ExecutorService background = Executors.newSingleThreadExecutor(task -> {
+    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "first-reading");
         thread.setDaemon(true);
         return thread;
@@ -53,11 +58,13 @@ class FirstReading implements DisposableBean {
     FirstReading(
             ImapConnections connections,
             FolderCursors cursors,
+            WatchLeases leases,
             Arrivals arrivals,
             JubekProperties properties,
             Clock clock) {
         this.connections = connections;
         this.cursors = cursors;
+        this.leases = leases;
         this.arrivals = arrivals;
         this.properties = properties;
         this.clock = clock;
@@ -68,17 +75,34 @@ class FirstReading implements DisposableBean {
                 .filter(FolderCursors.Reading::finished)
                 .isPresent();
         if (!done && running.add(mailbox.id())) {
-            background.execute(() -> {
-                Border.around(() -> read(mailbox))
-                        .ifPresent(failure -> LOG.warn(
-                                "first reading interrupted; it goes on with the next connection: {}", failure.words()));
-                running.remove(mailbox.id());
-            });
+            background.execute(() -> goOn(mailbox, 1));
+        }
+    }
+
+    private void goOn(Mailbox mailbox, int attempt) {
+        Optional<Border.Failure> failure = Border.around(() -> readIfOurs(mailbox));
+        if (failure.isEmpty() || background.isShutdown()) {
+            running.remove(mailbox.id());
+            return;
+        }
+        List<Duration> pauses = properties.reconnectAfter();
+        Duration pause = pauses.get(Math.min(attempt, pauses.size()) - 1);
+        LOG.warn(
+                "first reading of {} interrupted; it goes on in {} s: {}",
+                mailbox.id(),
+                pause.toSeconds(),
+                failure.get().words());
+        background.schedule(() -> goOn(mailbox, attempt + 1), pause.toMillis(), TimeUnit.MILLISECONDS);
+    }
+
+    private void readIfOurs(Mailbox mailbox) throws MessagingException {
+        if (leases.take(mailbox.id()).isPresent()) {
+            read(mailbox);
         }
     }
 
     private void read(Mailbox mailbox) throws MessagingException {
-        try (IMAPStore store = connections.open(mailbox)) {
+        try (IMAPStore store = connections.openForFirstReading(mailbox)) {
             IMAPFolder folder = (IMAPFolder) store.getFolder(Watcher.INBOX);
             folder.open(Folder.READ_ONLY);
             FolderCursors.Cursor cursor =

@@ -12,6 +12,7 @@ import app.jubek.core.message.ByteSource;
 import app.jubek.server.content.MessageContent;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailboxes;
+import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
@@ -37,7 +38,8 @@ class PastMailRecorderTest {
     private final Deciding deciding = mock(Deciding.class);
     private final Mailboxes mailboxes = mock(Mailboxes.class);
     private final TransactionTemplate transaction = mock(TransactionTemplate.class);
-    private final PastMailRecorder recorder = new PastMailRecorder(messages, content, deciding, mailboxes, transaction);
+    private final PastMailRecorder recorder =
+            new PastMailRecorder(messages, content, deciding, mailboxes, transaction, mock(EntityManager.class));
 
     @BeforeEach
     void transactionsRun() {

@@ -1,0 +1,165 @@
+package app.jubek.server.queue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.verifyNoInteractions;
+import static org.mockito.Mockito.when;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.ByteSource;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
+import app.jubek.core.safety.Cleared;
+import app.jubek.core.safety.Outgoing;
+import app.jubek.core.schedule.Opening;
+import app.jubek.server.folders.CrossMailboxMove;
+import app.jubek.server.folders.ImapRefused;
+import app.jubek.server.folders.ImapSteps;
+import app.jubek.server.mailbox.MailServer;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.notice.Notices;
+import app.jubek.server.smtp.NullSenderRefused;
+import app.jubek.server.smtp.SmtpFault;
+import app.jubek.server.smtp.SmtpSessions;
+import java.io.IOException;
+import java.net.ConnectException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** However a step fails, what is noted says what may be concluded, and the worker goes on to the next. */
+class WorkerTest {
+    private static final MailAddress VISITS = MailAddress.of("visits@ostrel-gardens.example");
+    private static final MailAddress TOMAS = MailAddress.of("tomas@ostrel-gardens.example");
+    private static final Trouble REFUSED = Trouble.of(Failure.MAILBOX_FULL.with("452"), Advice.MAKE_ROOM);
+
+    private final Claims claims = mock(Claims.class);
+    private final ImapSteps imap = mock(ImapSteps.class);
+    private final SmtpSessions sessions = mock(SmtpSessions.class);
+    private final FrozenMail frozen = mock(FrozenMail.class);
+    private final Worker worker =
+            new Worker(claims, imap, mock(CrossMailboxMove.class), frozen, sessions, mock(Notices.class));
+    private final Mailbox mailbox = mailbox();
+
+    private static Mailbox mailbox() {
+        MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
+        OwnSide own = new OwnSide(VISITS, List.of(), List.of("ostrel-gardens.example"));
+        return new Mailbox(UUID.randomUUID(), own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
+    }
+
+    private Claims.Claim claim(Work kind, Optional<Outgoing> leaving) {
+        Optional<Cleared> cleared = leaving.map(outgoing -> {
+            Cleared permission = mock(Cleared.class);
+            when(permission.outgoing()).thenReturn(outgoing);
+            return permission;
+        });
+        StepEntity step = new StepEntity(mailbox.id(), 7, kind, 0, "{\"do\":\"archive\"}", Instant.EPOCH);
+        Claims.Claim claim = new Claims.Claim(step, mailbox, cleared);
+        when(claims.next()).thenReturn(new Claims.Found.Work(claim));
+        when(frozen.of(step)).thenReturn(ByteSource.of(new byte[0]));
+        return claim;
+    }
+
+    private Claims.Claim redirect() {
+        return claim(Work.REDIRECT, Optional.of(new Outgoing.HandedOn(TOMAS, Optional.of(VISITS))));
+    }
+
+    private void sendingFails(Throwable how) throws Exception {
+        doThrow(how).when(sessions).send(any(), anyString(), anyString(), any());
+    }
+
+    private static SmtpFault fault(SmtpFault.Kind kind) {
+        SmtpFault fault = mock(SmtpFault.class);
+        when(fault.kind()).thenReturn(kind);
+        when(fault.trouble()).thenReturn(REFUSED);
+        return fault;
+    }
+
+    @Test
+    void whatIsHandedOverIsDoneAndNoLongerWorkedOn() throws Exception {
+        Claims.Claim claim = redirect();
+        assertThat(worker.work()).isTrue();
+        verify(sessions).send(eq(mailbox), eq(VISITS.address()), eq(TOMAS.address()), any());
+        verify(claims).done(claim);
+        verify(claims).finished(claim);
+        verifyNoInteractions(imap);
+    }
+
+    @ParameterizedTest
+    @EnumSource(SmtpFault.Kind.class)
+    void aRefusalIsTriedAgainOrFinalAndABreakAfterTheLastDotIsUncertain(SmtpFault.Kind kind) throws Exception {
+        Claims.Claim claim = redirect();
+        sendingFails(fault(kind));
+        assertThat(worker.work()).isTrue();
+        switch (kind) {
+            case TEMPORARY -> verify(claims).retryOrFail(claim, REFUSED);
+            case PERMANENT -> verify(claims).fail(claim, REFUSED);
+            default -> verify(claims).unknown(claim);
+        }
+        verify(claims).finished(claim);
+    }
+
+    /** RFC 5321 §4.5.5 asks servers to take the null path; some don't. */
+    @Test
+    void aReplyThatMayNotComeFromTheNullPathGoesFromTheMailboxInstead() throws Exception {
+        Claims.Claim claim = claim(Work.REPLY, Optional.of(new Outgoing.Answer(TOMAS, Optional.empty())));
+        doThrow(mock(NullSenderRefused.class)).when(sessions).send(any(), eq(""), anyString(), any());
+        worker.work();
+        verify(sessions).send(eq(mailbox), eq(VISITS.address()), eq(TOMAS.address()), any());
+        verify(claims).done(claim);
+    }
+
+    @Test
+    void aServerThatIsAwayIsTriedAgain() throws Exception {
+        Claims.Claim claim = redirect();
+        sendingFails(new IOException(new ConnectException("Connection refused")));
+        worker.work();
+        verify(claims).retryOrFail(eq(claim), cause(Failure.UNREACHABLE));
+    }
+
+    @Test
+    void whatAFolderRefusesForNowIsTriedAgainAndWhatItRefusesForGoodIsNot() throws Exception {
+        Claims.Claim claim = claim(Work.ARCHIVE, Optional.empty());
+        ImapRefused forNow = refusal(true);
+        ImapRefused forGood = refusal(false);
+        doThrow(forNow).doThrow(forGood).when(imap).archive(any(), eq(7L), eq(false));
+        worker.work();
+        verify(claims).retryOrFail(claim, REFUSED);
+        worker.work();
+        verify(claims).fail(claim, REFUSED);
+    }
+
+    private static ImapRefused refusal(boolean forNow) {
+        ImapRefused refused = mock(ImapRefused.class);
+        when(refused.isForNow()).thenReturn(forNow);
+        when(refused.trouble()).thenReturn(REFUSED);
+        return refused;
+    }
+
+    @Test
+    void aStepThatBreaksIsNotedAndNoReasonToStopEvenWhenThatCantBeNoted() throws Exception {
+        Claims.Claim claim = redirect();
+        sendingFails(new StackOverflowError());
+        doThrow(new IllegalStateException("the database is away")).when(claims).retryOrFail(any(), any());
+        assertThat(worker.work()).isTrue();
+        verify(claims).retryOrFail(eq(claim), cause(Failure.STEP_BROKE));
+        verify(claims).finished(claim);
+    }
+
+    private static Trouble cause(Failure failure) {
+        return argThat(trouble -> trouble.cause().code().equals(failure.name()));
+    }
+}

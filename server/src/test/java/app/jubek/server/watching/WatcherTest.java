@@ -1,0 +1,148 @@
+package app.jubek.server.watching;
+
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.atLeast;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.timeout;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Failure;
+import app.jubek.core.plan.Trouble;
+import app.jubek.core.schedule.Opening;
+import app.jubek.server.mailbox.ImapConnections;
+import app.jubek.server.mailbox.MailServer;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.Watching;
+import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.progress.Attempts;
+import app.jubek.server.progress.FolderCursors;
+import app.jubek.server.progress.Lease;
+import app.jubek.server.progress.SentMail;
+import app.jubek.server.progress.WatchLeases;
+import jakarta.mail.AuthenticationFailedException;
+import jakarta.mail.MessagingException;
+import java.net.ConnectException;
+import java.net.UnknownHostException;
+import java.security.cert.CertificateExpiredException;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import javax.net.ssl.SSLHandshakeException;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.util.unit.DataSize;
+
+/** However the session with a mail server fails, the cause is told and the watcher tries again. */
+class WatcherTest {
+    private static final UUID ID = UUID.randomUUID();
+
+    private final Mailboxes mailboxes = mock(Mailboxes.class);
+    private final ImapConnections connections = mock(ImapConnections.class);
+    private final WatchLeases leases = mock(WatchLeases.class);
+    private final JubekProperties properties = mock(JubekProperties.class);
+    private final Mailbox mailbox = mailbox();
+    private final Watcher watcher = watcher();
+    private final Thread thread = new Thread(watcher);
+
+    private static Mailbox mailbox() {
+        OwnSide own = new OwnSide(
+                MailAddress.of("visits@ostrel-gardens.example"), List.of(), List.of("ostrel-gardens.example"));
+        MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
+        return new Mailbox(ID, own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
+    }
+
+    private Watcher watcher() {
+        when(properties.reconnectAfter()).thenReturn(List.of(Duration.ofMillis(1)));
+        when(properties.pollInterval()).thenReturn(Duration.ofSeconds(1));
+        when(properties.largestMessage()).thenReturn(DataSize.ofMegabytes(1));
+        when(leases.take(ID)).thenReturn(Optional.of(new Lease(ID, UUID.randomUUID(), 1)));
+        return new Watcher(
+                mailbox,
+                new WatchParts(
+                        mailboxes,
+                        connections,
+                        mock(FolderCursors.class),
+                        leases,
+                        mock(Attempts.class),
+                        mock(FirstReading.class),
+                        mock(SentMail.class),
+                        mock(Arrivals.class)),
+                properties);
+    }
+
+    @AfterEach
+    void stop() throws InterruptedException {
+        watcher.stop();
+        thread.join();
+    }
+
+    static Stream<Arguments> failures() {
+        return Stream.of(
+                Arguments.of(
+                        new AuthenticationFailedException("NO"), Watching.SIGN_IN_REFUSED, Failure.SIGN_IN_REFUSED),
+                Arguments.of(broken(new ConnectException("refused")), Watching.UNREACHABLE, Failure.UNREACHABLE),
+                Arguments.of(broken(new UnknownHostException("mail")), Watching.UNREACHABLE, Failure.HOST_UNKNOWN),
+                Arguments.of(broken(new SSLHandshakeException("no")), Watching.UNREACHABLE, Failure.NOT_TRUSTED),
+                Arguments.of(
+                        broken(new Exception(new CertificateExpiredException())),
+                        Watching.UNREACHABLE,
+                        Failure.CERTIFICATE_EXPIRED),
+                Arguments.of(
+                        new MessagingException("BYE too many connections"),
+                        Watching.UNREACHABLE,
+                        Failure.TOO_MANY_CONNECTIONS),
+                Arguments.of(
+                        new DataAccessResourceFailureException("away"), Watching.DATABASE_AWAY, Failure.DATABASE_AWAY),
+                Arguments.of(new StackOverflowError(), Watching.FAILED, Failure.WATCHING_BROKE));
+    }
+
+    private static MessagingException broken(Exception cause) {
+        return new MessagingException("no session", cause);
+    }
+
+    @ParameterizedTest
+    @MethodSource("failures")
+    void theCauseIsToldAndTheServerIsAskedAgain(Throwable how, Watching state, Failure cause) throws Exception {
+        when(connections.openForWatching(any(), any())).thenThrow(how);
+        thread.start();
+        verify(connections, timeout(5_000).atLeast(3)).openForWatching(eq(mailbox), any());
+        verify(mailboxes, atLeast(2)).report(eq(ID), eq(state), argThat(told -> isOf(cause, told)));
+    }
+
+    private static boolean isOf(Failure cause, Optional<Trouble> told) {
+        return told.orElseThrow().cause().code().equals(cause.name());
+    }
+
+    @Test
+    void aDatabaseThatIsAwaySoThatNothingCanBeToldIsNoReasonToStop() throws Exception {
+        when(connections.openForWatching(any(), any())).thenThrow(broken(new ConnectException("refused")));
+        doThrow(new DataAccessResourceFailureException("away")).when(mailboxes).report(any(), any(), any());
+        thread.start();
+        verify(connections, timeout(5_000).atLeast(3)).openForWatching(any(), any());
+    }
+
+    @Test
+    void whileAnotherNodeWatchesTheMailServerIsLeftAloneAndTheLeaseIsGivenBackInTheEnd() throws Exception {
+        when(leases.take(ID)).thenReturn(Optional.empty());
+        thread.start();
+        verify(leases, timeout(5_000)).take(ID);
+        stop();
+        verify(leases).giveBack(ID);
+        verify(connections, never()).openForWatching(any(), any());
+    }
+}
