@@ -1,14 +1,14 @@
 package app.jubek.core.message;
 
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.core.text.WordList;
 import java.util.Locale;
 import java.util.Set;
 
 /** What a subject is about, without what answering and forwarding put in front of it. */
 public final class Subjects {
     /** Reply and forward prefixes of some languages (common practice). */
-    private static final Set<String> PREFIXES = Set.of(
-            "re", "aw", "sv", "antw", "ang", "vs", "fw", "fwd", "wg", "vb", "tr", "rv", "enc", "vl", "i", "doorst");
+    private static final Set<String> PREFIXES = WordList.of("subject-prefixes");
 
     private static final int LONGEST = 6;
 

@@ -3,6 +3,7 @@ package app.jubek.core.recurring;
 import app.jubek.core.matching.Folding;
 import app.jubek.core.text.Pieces;
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.core.text.WordList;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,75 +14,7 @@ final class SubjectPattern {
     static final String SLOT = "\u0000";
 
     /** Names of days and months in the languages of the usual mail (common practice), folded, as they begin. */
-    private static final Set<String> CALENDAR = Set.of(
-            "monday",
-            "tuesday",
-            "wednesday",
-            "thursday",
-            "friday",
-            "saturday",
-            "sunday",
-            "mon",
-            "tue",
-            "wed",
-            "thu",
-            "fri",
-            "sat",
-            "sun",
-            "january",
-            "february",
-            "march",
-            "april",
-            "june",
-            "july",
-            "august",
-            "september",
-            "october",
-            "november",
-            "december",
-            "jan",
-            "feb",
-            "mar",
-            "apr",
-            "jun",
-            "jul",
-            "aug",
-            "sep",
-            "sept",
-            "oct",
-            "nov",
-            "dec",
-            "montag",
-            "dienstag",
-            "mittwoch",
-            "donnerstag",
-            "freitag",
-            "samstag",
-            "sonntag",
-            "januar",
-            "februar",
-            "märz",
-            "juni",
-            "juli",
-            "oktober",
-            "dezember",
-            "lundi",
-            "mardi",
-            "mercredi",
-            "jeudi",
-            "vendredi",
-            "samedi",
-            "dimanche",
-            "janvier",
-            "février",
-            "avril",
-            "juin",
-            "juillet",
-            "août",
-            "septembre",
-            "octobre",
-            "novembre",
-            "décembre");
+    private static final Set<String> CALENDAR = WordList.of("calendar");
 
     private final List<String> words;
     private final List<String> keys;

@@ -15,6 +15,7 @@ import app.jubek.core.review.Finding.Remedy;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.text.WordList;
 import app.jubek.core.view.MessageView;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -30,9 +31,7 @@ final class FromWords {
     private static final int SEVERAL = 3;
 
     /** Words that deny the one after them, in the languages of the usual mail (common practice). */
-    private static final Set<String> DENYING = Set.of(
-            "not", "no", "never", "without", "nicht", "kein", "keine", "keinen", "ohne", "pas", "sans", "inte", "ej",
-            "utan");
+    private static final Set<String> DENYING = WordList.of("denying");
 
     private static final int LONGEST_DENYING = 7;
 

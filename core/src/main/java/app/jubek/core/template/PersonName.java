@@ -3,6 +3,7 @@ package app.jubek.core.template;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Pieces;
 import app.jubek.core.text.WhiteSpace;
+import app.jubek.core.text.WordList;
 import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,142 +23,20 @@ record PersonName(String first, String last) {
     private static final Pattern INITIAL = Pattern.compile("(\\p{Latin}\\.?-?){1,3}");
     private static final Pattern ORGANISATION =
             Pattern.compile(".*(?:schule|gymnasium|museum|verein|skolan?|garten|verlag|amt|haus|werke?)");
-    private static final Set<String> DESKS = Set.of(
-            "info",
-            "post",
-            "mail",
-            "office",
-            "kontakt",
-            "contact",
-            "hello",
-            "service",
-            "kansli",
-            "sekretariat",
-            "verwaltung",
-            "noreply",
-            "no-reply",
-            "admin",
-            "support");
+    private static final Set<String> DESKS = WordList.of("desks");
     private static final Pattern QUOTES = Pattern.compile("[\"“”„]|^['‘]|['’]$");
     private static final int MOST_WORDS = 4;
 
     /** No name of a person is longer (common practice). */
     private static final int LONGEST = 200;
 
-    private static final Set<String> TITLES = Set.of(
-            "dr", "prof", "mr", "mrs", "ms", "miss", "mx", "herr", "frau", "mme", "mlle", "m", "fru", "fröken", "sir",
-            "dame", "ing", "dipl", "mag");
-    private static final Set<String> SUFFIXES =
-            Set.of("jr", "sr", "ii", "iii", "phd", "msc", "bsc", "ma", "ba", "mba", "md", "esq", "rn");
-    private static final Set<String> PARTICLES = Set.of(
-            "von", "van", "der", "den", "de", "del", "della", "di", "da", "dos", "du", "la", "le", "af", "av", "zu",
-            "zum", "zur", "ter", "ten", "el", "al", "bin", "ben", "mac", "st");
-    private static final Set<String> TOGETHER = Set.of("and", "und", "et", "och", "og", "en", "y", "e", "&", "+");
+    private static final Set<String> TITLES = WordList.of("titles");
+    private static final Set<String> SUFFIXES = WordList.of("name-suffixes");
+    private static final Set<String> PARTICLES = WordList.of("name-particles");
+    private static final Set<String> TOGETHER = WordList.of("joining-words");
 
     /** Words of desks, machines and companies. */
-    private static final Set<String> NO_PERSON = Set.of(
-            "info",
-            "team",
-            "office",
-            "desk",
-            "service",
-            "services",
-            "support",
-            "help",
-            "helpdesk",
-            "admin",
-            "noreply",
-            "no-reply",
-            "newsletter",
-            "news",
-            "notification",
-            "notifications",
-            "alert",
-            "alerts",
-            "alarm",
-            "system",
-            "mailer",
-            "daemon",
-            "postmaster",
-            "webmaster",
-            "robot",
-            "bot",
-            "automat",
-            "group",
-            "gmbh",
-            "ag",
-            "ab",
-            "as",
-            "oy",
-            "ltd",
-            "llc",
-            "inc",
-            "plc",
-            "kg",
-            "sarl",
-            "sa",
-            "bv",
-            "verein",
-            "e.v",
-            "school",
-            "schule",
-            "skola",
-            "skolan",
-            "école",
-            "college",
-            "university",
-            "universität",
-            "institute",
-            "institut",
-            "academy",
-            "club",
-            "society",
-            "association",
-            "verlag",
-            "press",
-            "books",
-            "shop",
-            "store",
-            "sales",
-            "billing",
-            "accounts",
-            "accounting",
-            "invoices",
-            "orders",
-            "reception",
-            "secretariat",
-            "sekretariat",
-            "department",
-            "abteilung",
-            "garden",
-            "gardens",
-            "museum",
-            "library",
-            "council",
-            "city",
-            "nursery",
-            "nurseries",
-            "tours",
-            "travel",
-            "hotel",
-            "press-office",
-            "marketing",
-            "sensors",
-            "printer",
-            "scanner",
-            "calendar",
-            "bookings",
-            "tickets",
-            "volunteers",
-            "friends",
-            "walks",
-            "events",
-            "company",
-            "trust",
-            "foundation",
-            "stiftung",
-            "bank",
-            "studio");
+    private static final Set<String> NO_PERSON = WordList.of("no-person");
 
     /** Empty where it can't be told for certain. */
     static Optional<PersonName> of(MailAddress sender) {

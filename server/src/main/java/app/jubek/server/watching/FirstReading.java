@@ -21,14 +21,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.scheduling.concurrent.ThreadPoolTaskScheduler;
 import org.springframework.stereotype.Component;
 
 /**
@@ -48,12 +47,9 @@ class FirstReading implements DisposableBean {
     private final Arrivals arrivals;
     private final JubekProperties properties;
     private final Clock clock;
-    private final ScheduledExecutorService background = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "first-reading");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ThreadPoolTaskScheduler background = oneThread();
     private final Set<UUID> running = ConcurrentHashMap.newKeySet();
+    private volatile boolean stopped;
 
     FirstReading(
             ImapConnections connections,
@@ -70,6 +66,15 @@ class FirstReading implements DisposableBean {
         this.clock = clock;
     }
 
+    /** Its own, as a large mailbox keeps it for an hour. */
+    private static ThreadPoolTaskScheduler oneThread() {
+        ThreadPoolTaskScheduler scheduler = new ThreadPoolTaskScheduler();
+        scheduler.setThreadNamePrefix("first-reading-");
+        scheduler.setDaemon(true);
+        scheduler.initialize();
+        return scheduler;
+    }
+
     void start(Mailbox mailbox) {
         boolean done = cursors.reading(mailbox.id(), Watcher.INBOX)
                 .filter(FolderCursors.Reading::finished)
@@ -81,7 +86,7 @@ class FirstReading implements DisposableBean {
 
     private void goOn(Mailbox mailbox, int attempt) {
         Optional<Border.Failure> failure = Border.around(() -> readIfOurs(mailbox));
-        if (failure.isEmpty() || background.isShutdown()) {
+        if (failure.isEmpty() || stopped) {
             running.remove(mailbox.id());
             return;
         }
@@ -92,7 +97,9 @@ class FirstReading implements DisposableBean {
                 mailbox.id(),
                 pause.toSeconds(),
                 failure.get().words());
-        background.schedule(() -> goOn(mailbox, attempt + 1), pause.toMillis(), TimeUnit.MILLISECONDS);
+        background.schedule(
+                () -> goOn(mailbox, attempt + 1),
+                background.getClock().instant().plus(pause));
     }
 
     private void readIfOurs(Mailbox mailbox) throws MessagingException {
@@ -164,6 +171,7 @@ class FirstReading implements DisposableBean {
 
     @Override
     public void destroy() {
-        background.shutdownNow();
+        stopped = true;
+        background.destroy();
     }
 }

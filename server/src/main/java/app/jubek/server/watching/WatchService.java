@@ -10,12 +10,10 @@ import app.jubek.server.progress.FolderCursors;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Service;
 
 /** Starts a watcher for every mailbox, wakes them now and then, and has folders compared. */
@@ -30,14 +28,16 @@ public class WatchService implements DisposableBean {
     private final List<Watcher> watchers = new ArrayList<>();
     private final List<StandingWork> works = new ArrayList<>();
     private final StandingWorks standing;
-    private final ScheduledExecutorService timer = Executors.newScheduledThreadPool(2);
+    private final TaskScheduler timer;
 
     WatchService(
             Mailboxes mailboxes,
             WatchParts parts,
             Reconciling reconciling,
             JubekProperties properties,
-            StandingWorks standing) {
+            StandingWorks standing,
+            TaskScheduler timer) {
+        this.timer = timer;
         this.standing = standing;
         this.mailboxes = mailboxes;
         this.parts = parts;
@@ -51,11 +51,14 @@ public class WatchService implements DisposableBean {
             watchers.add(watcher);
             works.add(standing.start("watch " + mailbox.id(), watcher));
         }
-        long often = Math.min(
-                properties.pollInterval().toMillis(), parts.leases().renewal().toMillis());
-        timer.scheduleWithFixedDelay(this::nudge, often, often, TimeUnit.MILLISECONDS);
-        long seldom = properties.upkeepInterval().toMillis();
-        timer.scheduleWithFixedDelay(this::reconcile, seldom, seldom, TimeUnit.MILLISECONDS);
+        Duration poll = properties.pollInterval();
+        Duration renewal = parts.leases().renewal();
+        every(poll.compareTo(renewal) < 0 ? poll : renewal, this::nudge);
+        every(properties.upkeepInterval(), this::reconcile);
+    }
+
+    private void every(Duration pause, Runnable task) {
+        timer.scheduleWithFixedDelay(task, timer.getClock().instant().plus(pause), pause);
     }
 
     private void nudge() {
@@ -87,7 +90,6 @@ public class WatchService implements DisposableBean {
 
     @Override
     public synchronized void destroy() throws InterruptedException {
-        timer.shutdownNow();
         works.forEach(StandingWork::stop);
         watchers.forEach(Watcher::stop);
         for (StandingWork work : works) {
