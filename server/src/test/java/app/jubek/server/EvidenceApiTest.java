@@ -46,12 +46,27 @@ class EvidenceApiTest extends ServerTest {
     }
 
     private JsonNode evidence(String phrase, String counter) {
-        HttpResponse<String> answer = browser.send(
-                "POST",
-                "/api/mailboxes/" + mailbox + "/evidence",
-                ASKED.formatted(phrase, counter),
-                "application/json");
+        return asked(ASKED.formatted(phrase, counter));
+    }
+
+    private JsonNode asked(String body) {
+        HttpResponse<String> answer =
+                browser.send("POST", "/api/mailboxes/" + mailbox + "/evidence", body, "application/json");
         return JSON.readTree(answer.body());
+    }
+
+    @Test
+    void aPageOfMessagesBeginsWhereTheOneBeforeEndedAndUnfinishedActionsAreNamed() {
+        rules();
+        String whole = ASKED.formatted("guided visit", "PICKED")
+                .replace("\"does\":[]", "\"does\":[{\"do\":\"redirect\",\"to\":[]}]");
+        JsonNode all = asked(whole);
+        JsonNode second = asked(whole.replace("\"offset\":0,\"limit\":10", "\"offset\":1,\"limit\":1"));
+        assertThat(all.get("rows")).hasSize(2);
+        assertThat(second.get("rows")).containsExactly(all.get("rows").get(1));
+        assertThat(second.get("rowsInAll").intValue()).isEqualTo(2);
+        assertThat(all.at("/unfinished/0/path").stringValue()).isEqualTo("/does/0");
+        assertThat(all.get("presetEnding").stringValue()).isEqualTo("continue");
     }
 
     @Test

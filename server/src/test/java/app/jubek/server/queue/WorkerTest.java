@@ -13,18 +13,16 @@ import static org.mockito.Mockito.when;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ByteSource;
-import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Failure;
 import app.jubek.core.plan.Trouble;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
-import app.jubek.core.schedule.Opening;
 import app.jubek.server.folders.CrossMailboxMove;
 import app.jubek.server.folders.ImapRefused;
 import app.jubek.server.folders.ImapSteps;
-import app.jubek.server.mailbox.MailServer;
 import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.notice.Notices;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
@@ -32,8 +30,6 @@ import app.jubek.server.smtp.SmtpSessions;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -42,7 +38,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** However a step fails, what is noted says what may be concluded, and the worker goes on to the next. */
 class WorkerTest {
-    private static final MailAddress VISITS = MailAddress.of("visits@ostrel-gardens.example");
     private static final MailAddress TOMAS = MailAddress.of("tomas@ostrel-gardens.example");
     private static final Trouble REFUSED = Trouble.of(Failure.MAILBOX_FULL.with("452"), Advice.MAKE_ROOM);
 
@@ -52,13 +47,7 @@ class WorkerTest {
     private final FrozenMail frozen = mock(FrozenMail.class);
     private final Worker worker =
             new Worker(claims, imap, mock(CrossMailboxMove.class), frozen, sessions, mock(Notices.class));
-    private final Mailbox mailbox = mailbox();
-
-    private static Mailbox mailbox() {
-        MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
-        OwnSide own = new OwnSide(VISITS, List.of(), List.of("ostrel-gardens.example"));
-        return new Mailbox(UUID.randomUUID(), own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
-    }
+    private final Mailbox mailbox = SampleMailbox.of(UUID.randomUUID());
 
     private Claims.Claim claim(Work kind, Optional<Outgoing> leaving) {
         Optional<Cleared> cleared = leaving.map(outgoing -> {
@@ -74,7 +63,7 @@ class WorkerTest {
     }
 
     private Claims.Claim redirect() {
-        return claim(Work.REDIRECT, Optional.of(new Outgoing.HandedOn(TOMAS, Optional.of(VISITS))));
+        return claim(Work.REDIRECT, Optional.of(new Outgoing.HandedOn(TOMAS, Optional.of(SampleMailbox.VISITS))));
     }
 
     private void sendingFails(Throwable how) throws Exception {
@@ -92,7 +81,7 @@ class WorkerTest {
     void whatIsHandedOverIsDoneAndNoLongerWorkedOn() throws Exception {
         Claims.Claim claim = redirect();
         assertThat(worker.work()).isTrue();
-        verify(sessions).send(eq(mailbox), eq(VISITS.address()), eq(TOMAS.address()), any());
+        verify(sessions).send(eq(mailbox), eq(SampleMailbox.VISITS.address()), eq(TOMAS.address()), any());
         verify(claims).done(claim);
         verify(claims).finished(claim);
         verifyNoInteractions(imap);
@@ -118,7 +107,7 @@ class WorkerTest {
         Claims.Claim claim = claim(Work.REPLY, Optional.of(new Outgoing.Answer(TOMAS, Optional.empty())));
         doThrow(mock(NullSenderRefused.class)).when(sessions).send(any(), eq(""), anyString(), any());
         worker.work();
-        verify(sessions).send(eq(mailbox), eq(VISITS.address()), eq(TOMAS.address()), any());
+        verify(sessions).send(eq(mailbox), eq(SampleMailbox.VISITS.address()), eq(TOMAS.address()), any());
         verify(claims).done(claim);
     }
 

@@ -8,12 +8,8 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.jubek.core.address.MailAddress;
-import app.jubek.core.people.OwnSide;
-import app.jubek.core.schedule.Opening;
 import app.jubek.server.mailbox.ImapConnections;
-import app.jubek.server.mailbox.MailServer;
-import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.progress.FolderCursors;
 import app.jubek.server.progress.Lease;
@@ -22,7 +18,6 @@ import jakarta.mail.MessagingException;
 import java.net.SocketTimeoutException;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -54,31 +49,24 @@ class FirstReadingTest {
         reading.destroy();
     }
 
-    private static Mailbox mailbox() {
-        OwnSide own = new OwnSide(
-                MailAddress.of("visits@ostrel-gardens.example"), List.of(), List.of("ostrel-gardens.example"));
-        MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
-        return new Mailbox(ID, own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
-    }
-
     @Test
     void itIsBegunAgainAfterEachInterruptionOfTheServerOrTheDatabase() throws Exception {
         when(leases.take(ID))
                 .thenReturn(OURS)
                 .thenThrow(new DataAccessResourceFailureException("away"))
                 .thenReturn(OURS);
-        reading.start(mailbox());
+        reading.start(SampleMailbox.of(ID));
         verify(connections, timeout(5_000).atLeast(3)).openForFirstReading(any());
     }
 
     @Test
     void onceAnotherNodeWatchesTheMailboxThisOneLeavesItAndMayBeginAnewLater() throws Exception {
         when(leases.take(ID)).thenReturn(Optional.empty());
-        reading.start(mailbox());
+        reading.start(SampleMailbox.of(ID));
         verify(leases, timeout(5_000)).take(ID);
         verify(connections, after(100).never()).openForFirstReading(any());
         when(leases.take(ID)).thenReturn(OURS);
-        reading.start(mailbox());
+        reading.start(SampleMailbox.of(ID));
         verify(connections, timeout(5_000).atLeast(1)).openForFirstReading(any());
         verify(connections, never()).open(any());
     }

@@ -11,19 +11,14 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ByteSource;
-import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Failure;
-import app.jubek.core.schedule.Opening;
 import app.jubek.core.text.Budget;
 import app.jubek.server.mailbox.Fetched;
-import app.jubek.server.mailbox.MailServer;
-import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.progress.Attempts;
 import app.jubek.server.progress.Lease;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -40,21 +35,7 @@ class TakingInTest {
 
     private final Arrivals arrivals = mock(Arrivals.class);
     private final Attempts attempts = mock(Attempts.class);
-    private final TakingIn takingIn = new TakingIn(mailbox(), arrivals, attempts, DataSize.ofMegabytes(64));
-
-    private static Mailbox mailbox() {
-        MailAddress address = MailAddress.of("visits@ostrel-gardens.example");
-        MailServer server = new MailServer("127.0.0.1", 1);
-        return new Mailbox(
-                ID,
-                new OwnSide(address, List.of(), List.of("ostrel-gardens.example")),
-                Opening.usual(ZoneId.of("UTC")),
-                server,
-                server,
-                "u",
-                1,
-                1);
-    }
+    private final TakingIn takingIn = new TakingIn(SampleMailbox.of(ID), arrivals, attempts, DataSize.ofMegabytes(64));
 
     private static Fetched message(long uid) {
         return new Fetched(new Fetched.Place("INBOX", 7, uid), Instant.EPOCH, ByteSource.of(new byte[0]), 0, true);

@@ -11,15 +11,12 @@ import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.jubek.core.address.MailAddress;
-import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Failure;
 import app.jubek.core.plan.Trouble;
-import app.jubek.core.schedule.Opening;
 import app.jubek.server.mailbox.ImapConnections;
-import app.jubek.server.mailbox.MailServer;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.mailbox.Watching;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.progress.Attempts;
@@ -33,7 +30,6 @@ import java.net.ConnectException;
 import java.net.UnknownHostException;
 import java.security.cert.CertificateExpiredException;
 import java.time.Duration;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -55,16 +51,9 @@ class WatcherTest {
     private final ImapConnections connections = mock(ImapConnections.class);
     private final WatchLeases leases = mock(WatchLeases.class);
     private final JubekProperties properties = mock(JubekProperties.class);
-    private final Mailbox mailbox = mailbox();
+    private final Mailbox mailbox = SampleMailbox.of(ID);
     private final Watcher watcher = watcher();
     private final Thread thread = new Thread(watcher);
-
-    private static Mailbox mailbox() {
-        OwnSide own = new OwnSide(
-                MailAddress.of("visits@ostrel-gardens.example"), List.of(), List.of("ostrel-gardens.example"));
-        MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
-        return new Mailbox(ID, own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
-    }
 
     private Watcher watcher() {
         when(properties.reconnectAfter()).thenReturn(List.of(Duration.ofMillis(1)));
