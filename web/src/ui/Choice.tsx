@@ -13,7 +13,7 @@ interface Props<T extends string> {
 export function Choice<T extends string>({ label, value, options, onChoose, className = '' }: Props<T>) {
   const now = options.find((o) => o.value === value);
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         aria-label={`${label}: ${now?.short ?? now?.text ?? value}`}
         className={`rounded bg-ground px-[7px] py-0.5 font-semibold text-ink data-[state=open]:bg-moss-soft ${className}`}

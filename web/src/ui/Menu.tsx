@@ -9,7 +9,7 @@ interface Props {
 /** Acts to choose from, behind one button. */
 export function Menu({ trigger, items }: Props) {
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

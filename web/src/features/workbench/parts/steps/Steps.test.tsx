@@ -141,10 +141,13 @@ function show(begin: Step, more: Partial<Around> = {}) {
 
 const open = (name: RegExp) => fireEvent.keyDown(screen.getByRole('button', { name }), { key: 'Enter' });
 
-async function choose(what: RegExp, chosen: string) {
+async function pick(what: RegExp, role: 'menuitem' | 'menuitemradio', chosen: string) {
   open(what);
-  fireEvent.click(await screen.findByRole('menuitemradio', { name: chosen }));
+  fireEvent.click(await screen.findByRole(role, { name: chosen }));
+  await waitFor(() => expect(screen.getByRole('button', { name: what })).toHaveFocus());
 }
+
+const choose = (what: RegExp, chosen: string) => pick(what, 'menuitemradio', chosen);
 
 test('a reply goes to each request, quoted, with a copy, to mail for another address, where the rule says so', async () => {
   show({ do: 'reply', subject: '', text: 'Thank you.', oncePerDays: 7 });
@@ -209,11 +212,9 @@ test('a forward has its own subject and way of answers, and its three lines foll
 
 test('groups and people come from the address book, and outside addresses are warned of', async () => {
   show({ do: 'redirect', to: [] });
-  open(/from the address book/);
-  fireEvent.click(await screen.findByRole('menuitem', { name: 'the group Guides' }));
+  await pick(/from the address book/, 'menuitem', 'the group Guides');
   expect(steps.at(-1)).toEqual({ do: 'redirect', to: [], groups: ['Guides'] });
-  open(/from the address book/);
-  fireEvent.click(await screen.findByRole('menuitem', { name: 'Noor' }));
+  await pick(/from the address book/, 'menuitem', 'Noor');
   expect(steps.at(-1)).toEqual({ do: 'redirect', to: ['noor@ostrel-gardens.example'], groups: ['Guides'] });
   const box = screen.getByLabelText('add an address to redirect to');
   fireEvent.change(box, { target: { value: 'tom@elsewhere.example' } });

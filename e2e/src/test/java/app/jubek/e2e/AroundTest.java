@@ -38,11 +38,10 @@ class AroundTest extends Journey {
             "outside",
             "/outside");
 
-    /** What a letter looks like in its frame is its sender's; no script can run in there, and none can look. */
+    /** What a letter looks like in its frame is its sender's; no script can run in there, and looking would wait for one. */
     private List<String> findings() {
-        page.evaluate("document.querySelectorAll('iframe').forEach(frame => frame.remove())");
         return new AxeBuilder(page)
-                .analyze().getViolations().stream()
+                .exclude("iframe").analyze().getViolations().stream()
                         .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
                         .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml())
                         .toList();

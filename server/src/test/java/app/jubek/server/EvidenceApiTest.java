@@ -46,13 +46,12 @@ class EvidenceApiTest extends ServerTest {
     }
 
     private JsonNode evidence(String phrase, String counter) {
-        return asked(ASKED.formatted(phrase, counter));
+        return post("/evidence", ASKED.formatted(phrase, counter));
     }
 
-    private JsonNode asked(String body) {
-        HttpResponse<String> answer =
-                browser.send("POST", "/api/mailboxes/" + mailbox + "/evidence", body, "application/json");
-        return JSON.readTree(answer.body());
+    private JsonNode post(String path, String body) {
+        return JSON.readTree(browser.send("POST", "/api/mailboxes/" + mailbox + path, body, "application/json")
+                .body());
     }
 
     @Test
@@ -60,8 +59,8 @@ class EvidenceApiTest extends ServerTest {
         rules();
         String whole = ASKED.formatted("guided visit", "PICKED")
                 .replace("\"does\":[]", "\"does\":[{\"do\":\"redirect\",\"to\":[]}]");
-        JsonNode all = asked(whole);
-        JsonNode second = asked(whole.replace("\"offset\":0,\"limit\":10", "\"offset\":1,\"limit\":1"));
+        JsonNode all = post("/evidence", whole);
+        JsonNode second = post("/evidence", whole.replace("\"offset\":0,\"limit\":10", "\"offset\":1,\"limit\":1"));
         assertThat(all.get("rows")).hasSize(2);
         assertThat(second.get("rows")).containsExactly(all.get("rows").get(1));
         assertThat(second.get("rowsInAll").intValue()).isEqualTo(2);
@@ -116,9 +115,7 @@ class EvidenceApiTest extends ServerTest {
     void earlierAndLaterRulesOfTheBookCount() {
         rules(rule("earlier", "Guided visit one", "stop here", step("{'do':'file','folder':'X'}")));
         String atTheEnd = ASKED.formatted("guided visit", "STOPPED_EARLIER").replace("\"order\":0", "\"order\":9");
-        JsonNode after = JSON.readTree(
-                browser.send("POST", "/api/mailboxes/" + mailbox + "/evidence", atTheEnd, "application/json")
-                        .body());
+        JsonNode after = post("/evidence", atTheEnd);
         assertThat(after.at("/counts/stoppedEarlier").intValue()).isEqualTo(1);
         assertThat(after.at("/rows/0/fate/0/done/code").stringValue()).isEqualTo("FILED_IN");
         assertThat(evidence("guided visit", "PICKED")
@@ -134,9 +131,7 @@ class EvidenceApiTest extends ServerTest {
     private JsonNode messages(String words, String... criteria) {
         String asked = "{\"words\":\"" + words + "\",\"criteria\":[" + String.join(",", criteria)
                 + "],\"days\":90,\"offset\":0,\"limit\":2}";
-        return JSON.readTree(
-                browser.send("POST", "/api/mailboxes/" + mailbox + "/messages/search", asked, "application/json")
-                        .body());
+        return post("/messages/search", asked);
     }
 
     @Test
@@ -160,11 +155,6 @@ class EvidenceApiTest extends ServerTest {
                         .get("found")
                         .intValue())
                 .isZero();
-    }
-
-    private JsonNode post(String path, String body) {
-        return JSON.readTree(browser.send("POST", "/api/mailboxes/" + mailbox + path, body, "application/json")
-                .body());
     }
 
     @Test
@@ -281,9 +271,7 @@ class EvidenceApiTest extends ServerTest {
     }
 
     private JsonNode asked(String path, String json) {
-        return JSON.readTree(
-                browser.send("POST", "/api/mailboxes/" + mailbox + path, json.replace('\'', '"'), "application/json")
-                        .body());
+        return post(path, json.replace('\'', '"'));
     }
 
     @Test

@@ -50,7 +50,9 @@ class HostileMailTest {
                     .allSatisfy((subject, cause) -> {
                         assertThat(cause).as(subject).isNotBlank();
                     });
-            assertThat(node.mailboxView().get("watching").stringValue()).isEqualTo("WATCHING");
+            Bench.await(
+                    "the mailbox is watched",
+                    () -> node.mailboxView().get("watching").stringValue().equals("WATCHING"));
             watch.interrupt();
             assertThat(unwell).isEmpty();
         }
