@@ -2,7 +2,6 @@ package app.jubek.core.decide;
 
 import app.jubek.core.compiled.FoundTerms;
 import app.jubek.core.compiled.TermIndex;
-import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Hits;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TermMatcher;
@@ -21,7 +20,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -35,7 +33,7 @@ public final class CompiledBook {
     private final RuleBook book;
     private final List<Rule> rules;
     private final TermIndex index;
-    private final Map<SimpleCriterion, int[]> termsOf = new IdentityHashMap<>();
+    private final BookTerms terms;
     private final Map<Rule, BitSet> markedBy = new IdentityHashMap<>();
     private final int[][] rulesOfTerm;
     private final Verdict[] withoutHits;
@@ -45,18 +43,12 @@ public final class CompiledBook {
     private CompiledBook(RuleBook book) {
         this.book = book;
         this.rules = book.all();
-        Map<TermMatcher, Integer> numbers = new LinkedHashMap<>();
-        List<BitSet> rulesOf = new ArrayList<>();
-        for (int i = 0; i < rules.size(); i++) {
-            number(rules.get(i).picksOut(), i, numbers, rulesOf);
-            number(rules.get(i).leavesOut(), i, numbers, rulesOf);
-        }
-        number(book.fence(), rules.size(), numbers, rulesOf);
+        this.terms = new BookTerms(book);
         rules.forEach(rule -> markedBy.put(rule, marked(rule)));
-        index = TermIndex.of(List.copyOf(numbers.keySet()));
-        rulesOfTerm = rulesOf.stream().map(set -> set.stream().toArray()).toArray(int[][]::new);
+        index = TermIndex.of(terms.all());
+        rulesOfTerm = terms.rules();
         hasSchedules = rules.stream().anyMatch(rule -> !rule.schedule().equals(Schedule.ALWAYS));
-        hasPatterns = numbers.keySet().stream().anyMatch(CompiledBook::isPattern);
+        hasPatterns = terms.all().stream().anyMatch(CompiledBook::isPattern);
         withoutHits =
                 rules.stream().map(rule -> Verdict.of(rule, test -> false)).toArray(Verdict[]::new);
     }
@@ -73,25 +65,10 @@ public final class CompiledBook {
         return book;
     }
 
-    private void number(Criterion criterion, int rule, Map<TermMatcher, Integer> numbers, List<BitSet> rulesOf) {
-        criterion.tests().forEach(test -> {
-            List<TermMatcher> terms = test.terms();
-            int[] own = new int[terms.size()];
-            for (int i = 0; i < own.length; i++) {
-                own[i] = numbers.computeIfAbsent(terms.get(i), term -> {
-                    rulesOf.add(new BitSet());
-                    return rulesOf.size() - 1;
-                });
-                rulesOf.get(own[i]).set(rule);
-            }
-            termsOf.put(test, own);
-        });
-    }
-
     private BitSet marked(Rule rule) {
         BitSet marked = new BitSet();
         Marks.positiveTests(rule.picksOut())
-                .flatMapToInt(test -> Arrays.stream(termsOf.get(test)))
+                .flatMapToInt(test -> Arrays.stream(terms.of(test)))
                 .forEach(marked::set);
         return marked;
     }
@@ -130,13 +107,13 @@ public final class CompiledBook {
             return found.hasBroken()
                     && Stream.of(rule.picksOut(), rule.leavesOut())
                             .flatMap(criterion -> criterion.tests().stream())
-                            .flatMapToInt(test -> Arrays.stream(termsOf.get(test)))
+                            .flatMapToInt(test -> Arrays.stream(terms.of(test)))
                             .anyMatch(found::isBroken);
         }
 
         @Override
         public boolean any(SimpleCriterion test) {
-            for (int term : termsOf.get(test)) {
+            for (int term : terms.of(test)) {
                 if (found.isHit(term)) {
                     return true;
                 }

@@ -1,7 +1,6 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.criteria.Hits;
-import app.jubek.core.explain.Blame;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import java.util.AbstractList;

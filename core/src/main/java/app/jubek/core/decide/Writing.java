@@ -18,7 +18,6 @@ import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.Filling;
 import app.jubek.core.template.Letter;
-import app.jubek.core.template.Quote;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.view.MessageContext;
@@ -80,8 +79,7 @@ final class Writing {
         }
         Locale language = template.map(Template::language).orElse(Locale.UK);
         Letter whole = options.quotes()
-                ? letter.above(
-                        Quote.of(message, at.context().received(), at.context().zone(), language))
+                ? letter.above(message, at.context().received(), at.context().zone(), language)
                 : letter;
         return sized(new Sending(whole, to, from.get(), false));
     }

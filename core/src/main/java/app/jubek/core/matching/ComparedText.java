@@ -7,13 +7,9 @@ import java.util.Arrays;
 /**
  * A text as it is compared, with the way back to the text as displayed. One object serves many texts, one after the
  * other; it is not for several threads.
- *
- * <p>The way back is kept as runs: in a plain run each unit stands for one unit of the source; in a block all units stand
- * for the same stretch of it, as where one character folds to several or white space to one space.
  */
 public final class ComparedText {
     private static final Normalizer2 NFD = Normalizer2.getNFDInstance();
-    private static final int PLAIN = -1;
     private static final int ASK_AFTER = 1 << 12;
 
     private static final char[] ASCII = Arrays.copyOf(FoldTable.units(), 0x80);
@@ -21,13 +17,7 @@ public final class ComparedText {
     private char[] source = new char[256];
     private char[] units = new char[256];
     private int length;
-    private int[] runAt = new int[16];
-    private int[] runFrom = new int[16];
-    private int[] runEnd = new int[16];
-    private int runs;
-
-    /** The run that was asked for last: mostly the next one asked for is the same or a little further on. */
-    private int near;
+    private final Runs runs = new Runs();
 
     private Budget budget = Budget.UNLIMITED;
     private int together;
@@ -46,8 +36,7 @@ public final class ComparedText {
     public ComparedText load(String text, Comparison comparison) {
         budget.ask();
         length = 0;
-        runs = 0;
-        near = 0;
+        runs.clear();
         ensureSource(text.length());
         text.getChars(0, text.length(), source, 0);
         switch (comparison) {
@@ -70,22 +59,7 @@ public final class ComparedText {
 
     /** Units from one to before another, as a stretch of the source, widened to whole characters. */
     public Span span(int from, int to) {
-        int first = run(from);
-        int last = run(to - 1);
-        int start = runEnd[first] == PLAIN ? runFrom[first] + from - runAt[first] : runFrom[first];
-        int end = runEnd[last] == PLAIN ? runFrom[last] + to - runAt[last] : runEnd[last];
-        return new Span(start, end);
-    }
-
-    private int run(int unit) {
-        if (near >= runs || runAt[near] > unit) {
-            int found = Arrays.binarySearch(runAt, 0, runs, unit);
-            near = found >= 0 ? found : -found - 2;
-        }
-        while (near + 1 < runs && runAt[near + 1] <= unit) {
-            near++;
-        }
-        return near;
+        return runs.span(from, to);
     }
 
     @Override
@@ -96,7 +70,7 @@ public final class ComparedText {
     private void plain(int size) {
         ensureUnits(size);
         System.arraycopy(source, 0, units, 0, size);
-        beginRun(0, PLAIN);
+        runs.begin(0, 0, Runs.PLAIN);
         length = size;
     }
 
@@ -106,7 +80,7 @@ public final class ComparedText {
             char unit = source[i];
             units[i] = unit >= 'A' && unit <= 'Z' ? (char) (unit + 32) : unit;
         }
-        beginRun(0, PLAIN);
+        runs.begin(0, 0, Runs.PLAIN);
         length = size;
     }
 
@@ -124,7 +98,7 @@ public final class ComparedText {
     /** Units that fold by themselves, as many as follow each other. */
     private int foldAlone(int from, int size, boolean asciiOnly) {
         ensureUnits(length + size - from);
-        beginPlain(from);
+        runs.goOnPlain(length, from);
         int at = from;
         while (at < size) {
             at = foldAscii(at, size);
@@ -185,8 +159,8 @@ public final class ComparedText {
         while (end < size && source[end] < 0x80 && FoldTable.units()[source[end]] == ' ') {
             end++;
         }
-        widenLast(end);
-        beginPlain(end);
+        runs.widenLast(length, end);
+        runs.goOnPlain(length, end);
         return end;
     }
 
@@ -212,51 +186,14 @@ public final class ComparedText {
 
     private void put(char unit, int from, int end) {
         if (!FoldTable.isSpace(unit)) {
-            beginRun(from, end);
+            runs.begin(length, from, end);
             units[length++] = unit;
         } else if (length > 0 && units[length - 1] == ' ') {
-            widenLast(end);
+            runs.widenLast(length, end);
         } else {
-            beginRun(from, end);
+            runs.begin(length, from, end);
             units[length++] = ' ';
         }
-    }
-
-    private void widenLast(int end) {
-        int last = length - 1;
-        int from = span(last, last + 1).start();
-        if (runAt[runs - 1] != last) {
-            length = last;
-            beginRun(from, end);
-            length = last + 1;
-        }
-        runFrom[runs - 1] = from;
-        runEnd[runs - 1] = end;
-    }
-
-    private void beginPlain(int from) {
-        boolean goesOn = runs > 0
-                && runEnd[runs - 1] == PLAIN
-                && runAt[runs - 1] < length
-                && runFrom[runs - 1] + length - runAt[runs - 1] == from;
-        if (!goesOn) {
-            beginRun(from, PLAIN);
-        }
-    }
-
-    private void beginRun(int from, int end) {
-        if (runs > 0 && runAt[runs - 1] == length) {
-            runs--;
-        }
-        if (runs == runAt.length) {
-            runAt = Arrays.copyOf(runAt, runs * 2);
-            runFrom = Arrays.copyOf(runFrom, runs * 2);
-            runEnd = Arrays.copyOf(runEnd, runs * 2);
-        }
-        runAt[runs] = length;
-        runFrom[runs] = from;
-        runEnd[runs] = end;
-        runs++;
     }
 
     private void ensureSource(int size) {

@@ -2,7 +2,6 @@ package app.jubek.core.matching;
 
 import app.jubek.core.text.Budget;
 import app.jubek.core.text.Limits;
-import app.jubek.core.text.MeteredText;
 import com.google.re2j.Matcher;
 import com.google.re2j.PatternSyntaxException;
 import java.util.ArrayList;
@@ -105,7 +104,7 @@ final class Pattern {
         private long left;
 
         Readings(long characters) {
-            left = characters / MeteredText.READS;
+            left = characters / Budget.READS;
         }
 
         @Override

@@ -106,7 +106,7 @@ public final class Value {
 
     private int wordAt(char[] units, int length, String text) {
         int at = text.indexOf(compared);
-        while (at >= 0 && !isWord(units, length, at, at + compared.length())) {
+        while (at >= 0 && !Borders.areOfWords(units, length, at, at + compared.length())) {
             at = text.indexOf(compared, at + 1);
         }
         return at;
@@ -125,12 +125,13 @@ public final class Value {
     public boolean isFoundBy(ComparedText text, int start, int end) {
         char[] units = text.units();
         int length = text.length();
+        boolean folded = comparison.isFolding();
         return switch (how) {
             case CONTAINS -> true;
-            case WORDS -> isWord(units, length, start, end);
-            case IS -> isBeginning(units, start) && isEnd(units, length, end);
-            case BEGINS -> isBeginning(units, start);
-            case ENDS -> isEnd(units, length, end);
+            case WORDS -> Borders.areOfWords(units, length, start, end);
+            case IS -> Borders.isBeginning(units, start, folded) && Borders.isEnd(units, length, end, folded);
+            case BEGINS -> Borders.isBeginning(units, start, folded);
+            case ENDS -> Borders.isEnd(units, length, end, folded);
             default -> in(text);
         };
     }
@@ -178,20 +179,6 @@ public final class Value {
     public boolean isOneWordOff(String text) {
         boolean phrase = (how == MatchType.CONTAINS || how == MatchType.WORDS) && comparison.isFolding();
         return phrase && OneWordOff.is(compared, text);
-    }
-
-    private boolean isBeginning(char[] units, int start) {
-        return start == 0 || comparison.isFolding() && start == 1 && units[0] == ' ';
-    }
-
-    private boolean isEnd(char[] units, int length, int end) {
-        return end == length || comparison.isFolding() && end == length - 1 && units[end] == ' ';
-    }
-
-    private static boolean isWord(char[] units, int length, int start, int end) {
-        boolean before = start > 0 && Character.isLetterOrDigit(Character.codePointBefore(units, start));
-        boolean after = end < length && Character.isLetterOrDigit(Character.codePointAt(units, end, length));
-        return !before && !after;
     }
 
     /** Whether every text that has the other one has this one too, so far as that is easily told. */

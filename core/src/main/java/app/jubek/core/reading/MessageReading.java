@@ -102,41 +102,4 @@ public final class MessageReading {
     private static String cause(Exception broken) {
         return broken.getMessage() == null ? broken.getClass().getSimpleName() : broken.getMessage();
     }
-
-    private static final class CountingStream extends java.io.FilterInputStream {
-        private final Budget budget;
-        private long count;
-
-        CountingStream(InputStream in, Budget budget) {
-            super(in);
-            this.budget = budget;
-        }
-
-        @Override
-        public int read() throws IOException {
-            int next = super.read();
-            count += next < 0 ? 0 : 1;
-            if (count % BUFFER == 0) {
-                budget.ask();
-            }
-            return next;
-        }
-
-        @Override
-        public int read(byte[] into, int from, int length) throws IOException {
-            budget.ask();
-            int n = super.read(into, from, length);
-            count += Math.max(n, 0);
-            return n;
-        }
-
-        long drained() {
-            try {
-                count += in.transferTo(java.io.OutputStream.nullOutputStream());
-            } catch (IOException ended) {
-                return count;
-            }
-            return count;
-        }
-    }
 }

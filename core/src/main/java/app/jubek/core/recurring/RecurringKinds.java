@@ -31,8 +31,7 @@ public final class RecurringKinds {
     private final List<PastMessage> messages;
     private final OwnSide own;
     private final Map<String, List<Integer>> lists = new LinkedHashMap<>();
-    private final List<SubjectGroup> groups = new ArrayList<>();
-    private final Map<String, List<SubjectGroup>> byWordAtPlace = new HashMap<>();
+    private final SubjectGroups groups = new SubjectGroups();
 
     private RecurringKinds(List<PastMessage> messages, OwnSide own) {
         this.messages = messages;
@@ -53,7 +52,7 @@ public final class RecurringKinds {
         }
         List<Kind> kinds = new ArrayList<>();
         lists.forEach((key, members) -> kinds.add(listKind(key, members)));
-        Map<Boolean, List<List<SubjectGroup>>> large = Clusters.merged(groups, messages).stream()
+        Map<Boolean, List<List<SubjectGroup>>> large = Clusters.merged(groups.all(), messages).stream()
                 .collect(Collectors.partitioningBy(cluster -> size(cluster) >= LEAST));
         List<List<SubjectGroup>> clusters = Stream.concat(large.get(true).stream(), byWriter(large.get(false)).stream())
                 .toList();
@@ -72,37 +71,8 @@ public final class RecurringKinds {
             lists.computeIfAbsent(list.get(), key -> new ArrayList<>()).add(place);
         } else {
             SubjectPattern subject = SubjectPattern.of(Subjects.bare(message.subject()));
-            group(subject).add(subject, place);
+            groups.fitting(subject).add(subject, place);
         }
-    }
-
-    /** The first group that a subject fits, or a new one. */
-    private SubjectGroup group(SubjectPattern subject) {
-        return groupAmong(subject).orElseGet(() -> {
-            SubjectGroup made = new SubjectGroup(subject);
-            groups.add(made);
-            places(subject)
-                    .forEach(place -> byWordAtPlace
-                            .computeIfAbsent(place, p -> new ArrayList<>())
-                            .add(made));
-            return made;
-        });
-    }
-
-    private Optional<SubjectGroup> groupAmong(SubjectPattern subject) {
-        return places(subject).stream()
-                .flatMap(place -> byWordAtPlace.getOrDefault(place, List.of()).stream())
-                .filter(group -> group.fits(subject))
-                .findFirst();
-    }
-
-    private static List<String> places(SubjectPattern subject) {
-        List<String> places = new ArrayList<>();
-        int words = subject.keys().size();
-        for (int i = 0; i < words; i++) {
-            places.add(words + " " + i + " " + subject.keys().get(i));
-        }
-        return places;
     }
 
     private static int size(List<SubjectGroup> cluster) {

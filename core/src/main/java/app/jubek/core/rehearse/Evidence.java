@@ -1,9 +1,7 @@
 package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.criteria.Criterion;
 import app.jubek.core.decide.Outcome;
-import app.jubek.core.explain.NearMiss;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
@@ -35,7 +33,7 @@ public final class Evidence {
         this.run = new PastRun(
                 new RuleBook(activeIfEdited(book.rules()), book.fence(), activeIfEdited(book.tail())), past, opening);
         BitSet picksOut = past.holding(edited.picksOut());
-        BitSet near = near(picksOut);
+        BitSet near = NearMisses.of(edited.picksOut(), past, picksOut);
         for (int at = past.size() - 1; at >= 0; at--) {
             Set<Counter> counters =
                     picksOut.get(at) ? counters(at) : near.get(at) ? EnumSet.of(Counter.NEAR_MISS) : Set.of();
@@ -94,21 +92,6 @@ public final class Evidence {
 
     public List<CriterionFigures> leavesOut() {
         return new Figures(past, edited).leavesOut();
-    }
-
-    private BitSet near(BitSet picksOut) {
-        BitSet near = new BitSet();
-        for (Criterion narrowed : NearMiss.narrowed(edited.picksOut())) {
-            BitSet allBut = past.holding(narrowed);
-            allBut.andNot(picksOut);
-            near.or(allBut);
-        }
-        for (int at = picksOut.nextClearBit(0); at < past.size(); at = picksOut.nextClearBit(at + 1)) {
-            if (NearMiss.byOneWord(edited.picksOut(), past.message(at).seen()).isPresent()) {
-                near.set(at);
-            }
-        }
-        return near;
     }
 
     private Set<Counter> counters(int at) {

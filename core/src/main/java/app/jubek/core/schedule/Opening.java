@@ -1,15 +1,11 @@
 package app.jubek.core.schedule;
 
-import com.google.re2j.Matcher;
-import com.google.re2j.Pattern;
-import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -27,33 +23,6 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
      * @param to the first minute no longer in it; at or before {@code from} means that it ends on the day after
      */
     public record Span(DayOfWeek day, LocalTime from, LocalTime to) {
-        private static final Pattern WRITTEN =
-                Pattern.compile("([a-z]+) +(\\d{1,2}:\\d{2}) *- *(\\d{1,2}:\\d{2})", Pattern.CASE_INSENSITIVE);
-
-        /**
-         * @param written as in "monday 9:00-17:00"
-         */
-        static Span of(String written) {
-            Matcher parts = WRITTEN.matcher(written.strip());
-            try {
-                if (parts.matches()) {
-                    DayOfWeek day = DayOfWeek.valueOf(parts.group(1).toUpperCase(Locale.ROOT));
-                    return new Span(day, time(parts.group(2)), time(parts.group(3)));
-                }
-            } catch (IllegalArgumentException | DateTimeException notOne) {
-                throw new IllegalArgumentException(asOne(written), notOne);
-            }
-            throw new IllegalArgumentException(asOne(written));
-        }
-
-        private static String asOne(String written) {
-            return "\"" + written + "\" is no span of opening hours: write it like \"monday 9:00-17:00\"";
-        }
-
-        private static LocalTime time(String written) {
-            return LocalTime.parse(written.length() < 5 ? "0" + written : written);
-        }
-
         boolean isOvernight() {
             return !to.isAfter(from);
         }
@@ -69,7 +38,7 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
      * @throws IllegalArgumentException naming the one that is no span
      */
     public static Opening of(ZoneId zone, List<String> spans) {
-        return new Opening(zone, spans.stream().map(Span::of).toList(), Set.of());
+        return new Opening(zone, spans.stream().map(WrittenSpan::read).toList(), Set.of());
     }
 
     /** Monday to Friday, 9 to 17 o'clock: what counts until somebody says otherwise. */

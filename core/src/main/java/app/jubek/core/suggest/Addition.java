@@ -3,21 +3,16 @@ package app.jubek.core.suggest;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.explain.NearMiss;
-import app.jubek.core.matching.Value;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.text.WhiteSpace;
 import app.jubek.core.view.MessageView;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * One value more, with which a rule takes a message that it nearly takes.
@@ -62,7 +57,7 @@ public record Addition(Rule changed, String value, Criterion to) {
     }
 
     private static Addition added(Rule rule, SimpleCriterion failing, String value) {
-        Criterion picksOut = replaced(rule.picksOut(), failing, with(failing, value));
+        Criterion picksOut = OneValueMore.in(rule.picksOut(), failing, value);
         Rule changed = new Rule(
                 rule.id(),
                 rule.version(),
@@ -74,30 +69,5 @@ public record Addition(Rule changed, String value, Criterion to) {
                 rule.schedule(),
                 rule.on());
         return new Addition(changed, value, failing);
-    }
-
-    private static SimpleCriterion with(SimpleCriterion test, String value) {
-        if (test instanceof AddressCriterion address) {
-            List<String> values = new ArrayList<>(address.values());
-            values.add(value);
-            return new AddressCriterion(address.part(), address.how(), values, false);
-        }
-        TextCriterion words = (TextCriterion) test;
-        List<Value> values = Stream.concat(words.values().stream(), Stream.of(Value.phrase(value)))
-                .toList();
-        return new TextCriterion(words.part(), values, false);
-    }
-
-    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
-        if (in == old) {
-            return now;
-        }
-        return in instanceof Group group
-                ? new Group(
-                        group.how(),
-                        group.criteria().stream()
-                                .map(c -> replaced(c, old, now))
-                                .toList())
-                : in;
     }
 }

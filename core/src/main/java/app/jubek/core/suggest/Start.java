@@ -3,14 +3,10 @@ package app.jubek.core.suggest;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.matching.Folding;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Where to begin from one message: the smallest sensible pair of criteria, who and words, and what else is true of it.
@@ -19,7 +15,6 @@ import java.util.stream.Stream;
  * @param also further ones, each true of the message
  */
 public record Start(List<True> kept, List<True> also) {
-    private static final int ALSO_PHRASES = 3;
     /** So many senders at one domain, if they write a good part of all mail, have no more than their provider in common. */
     private static final int PROVIDER = 25;
 
@@ -42,7 +37,7 @@ public record Start(List<True> kept, List<True> also) {
         List<Candidate> candidates = new Candidates(past, own).of(List.of(place));
         Optional<Candidate> who = who(past, candidates);
         Optional<Candidate> words =
-                who.filter(w -> isOfList(w, own)).isPresent() ? Optional.empty() : words(candidates, who);
+                who.filter(w -> isOfList(w, own)).isPresent() ? Optional.empty() : StartPhrases.first(candidates, who);
         List<Candidate> kept = new ArrayList<>();
         who.filter(w -> w.matches() > 1 || words.isEmpty()).ifPresent(kept::add);
         words.ifPresent(kept::add);
@@ -50,7 +45,7 @@ public record Start(List<True> kept, List<True> also) {
         candidates.stream()
                 .filter(c -> c.where() != Where.SUBJECT && c.where() != Where.TEXT && !kept.contains(c))
                 .forEach(also::add);
-        also.addAll(furtherPhrases(candidates, kept));
+        also.addAll(StartPhrases.further(candidates, kept));
         return new Start(trues(kept), trues(also));
     }
 
@@ -81,43 +76,6 @@ public record Start(List<True> kept, List<True> also) {
 
     private static Optional<Candidate> first(List<Candidate> candidates, Where where) {
         return candidates.stream().filter(c -> c.where() == where).findFirst();
-    }
-
-    /** The phrase of the subject that most of the same sender's mail shares and least of the others'. */
-    private static Optional<Candidate> words(List<Candidate> candidates, Optional<Candidate> who) {
-        return candidates.stream()
-                .filter(c -> c.where() == Where.SUBJECT)
-                .max(Comparator.comparingDouble((Candidate c) -> worth(c, who))
-                        .thenComparing(c -> c.value().length()));
-    }
-
-    private static double worth(Candidate phrase, Optional<Candidate> who) {
-        int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.matches());
-        double own = (double) together / phrase.matches();
-        int words = WhiteSpace.words(phrase.value()).size();
-        return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
-    }
-
-    /** The next best phrases, none of which lies within another or one that is kept, or the other way round. */
-    private static List<Candidate> furtherPhrases(List<Candidate> candidates, List<Candidate> kept) {
-        List<Candidate> best = candidates.stream()
-                .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.matches() > 1)
-                .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, Optional.empty())))
-                .toList();
-        List<Candidate> chosen = new ArrayList<>();
-        for (Candidate phrase : best) {
-            boolean apart = Stream.concat(kept.stream(), chosen.stream()).noneMatch(other -> overlap(phrase, other));
-            if (apart && chosen.size() < ALSO_PHRASES) {
-                chosen.add(phrase);
-            }
-        }
-        return chosen;
-    }
-
-    private static boolean overlap(Candidate one, Candidate other) {
-        String phrase = Folding.fold(one.value());
-        String known = Folding.fold(other.value());
-        return phrase.contains(known) || known.contains(phrase);
     }
 
     private static List<True> trues(List<Candidate> candidates) {

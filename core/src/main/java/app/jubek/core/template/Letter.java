@@ -1,6 +1,10 @@
 package app.jubek.core.template;
 
+import app.jubek.core.message.ReadMessage;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -40,8 +44,14 @@ public record Letter(String subject, String text, String html, Optional<Document
         return new Letter(other, text, html, picture, documents);
     }
 
-    /** The same above the message it answers. */
-    public Letter above(Quote quote) {
+    /**
+     * The same above the message it answers.
+     *
+     * @param received when that came in
+     * @param language in which that is told
+     */
+    public Letter above(ReadMessage message, Instant received, ZoneId zone, Locale language) {
+        Quote quote = Quote.of(message, received, zone, language);
         return new Letter(
                 subject,
                 text.stripTrailing() + "\n\n" + quote.text(),

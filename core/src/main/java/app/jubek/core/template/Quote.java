@@ -12,10 +12,10 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** A message as it stands below its answer: who wrote it when, and its text, each line marked (common practice). */
-public record Quote(String text, String html) {
+record Quote(String text, String html) {
     private static final int MOST = 20_000;
 
-    public static Quote of(ReadMessage message, Instant received, ZoneId zone, Locale language) {
+    static Quote of(ReadMessage message, Instant received, ZoneId zone, Locale language) {
         String who =
                 message.sender().map(MailAddress::inFull).map(Unsafe::removed).orElse("");
         ZonedDateTime at = received.atZone(zone);

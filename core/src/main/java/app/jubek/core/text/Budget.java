@@ -5,6 +5,9 @@ public interface Budget {
     /** Work without an end. */
     Budget UNLIMITED = () -> {};
 
+    /** A text that is {@link #over metered} asks once in so many reads. */
+    int READS = 1 << 14;
+
     /**
      * Asked inside every scan; cheap.
      *

@@ -1,9 +1,7 @@
 package app.jubek.core.text;
 
 /** A text that asks a budget while it is read, now and then. */
-public final class MeteredText implements CharSequence {
-    public static final int READS = 1 << 14;
-
+final class MeteredText implements CharSequence {
     private final CharSequence text;
     private final Budget budget;
     private int reads;
@@ -15,7 +13,7 @@ public final class MeteredText implements CharSequence {
 
     @Override
     public char charAt(int at) {
-        if (++reads % READS == 0) {
+        if (++reads % Budget.READS == 0) {
             budget.ask();
         }
         return text.charAt(at);

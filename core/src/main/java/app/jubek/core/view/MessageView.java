@@ -10,12 +10,10 @@ import app.jubek.core.matching.Comparison;
 import app.jubek.core.message.AddedText;
 import app.jubek.core.message.Attachment;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.Subjects;
 import app.jubek.core.text.Budget;
 import java.time.Duration;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +26,7 @@ public final class MessageView implements Searchable {
     private final ReadMessage message;
     private final MessageContext context;
     private final Budget budget;
+    private final Addressed addressed;
     private final Map<Seen, List<String>> compared = new ConcurrentHashMap<>(2);
 
     private record Seen(MessagePart atom, Comparison comparison) {}
@@ -43,6 +42,7 @@ public final class MessageView implements Searchable {
         this.message = message;
         this.context = context;
         this.budget = budget;
+        this.addressed = new Addressed(message);
     }
 
     public Budget budget() {
@@ -80,8 +80,7 @@ public final class MessageView implements Searchable {
             case MAILBOX -> List.of(context.mailbox());
             case FOLDER -> List.of(context.folder());
             case DATE -> DatePieces.of(atom.field(), message, context).stream().toList();
-            case RETURN_PATH, DELIVERED_TO -> envelope(atom);
-            default -> named(atom);
+            default -> addressed.texts(atom);
         };
     }
 
@@ -93,75 +92,18 @@ public final class MessageView implements Searchable {
         return message.attachments().stream();
     }
 
-    private List<String> envelope(MessagePart atom) {
-        if (atom.kind() == MessagePart.Kind.RETURN_PATH && message.returnPath() instanceof ReturnPath.Null) {
-            return List.of("");
-        }
-        return pieces(who(atom.kind()).stream(), atom.piece());
-    }
-
-    private List<String> named(MessagePart atom) {
-        return switch (atom.kind()) {
-            case SENDER_NAME -> names(message.in(Role.FROM));
-            case RECIPIENT_NAME -> names(message.recipients());
-            case TO_NAME -> names(message.in(Role.TO));
-            case CC_NAME -> names(message.in(Role.CC));
-            case ADDRESS -> pieces(message.addressesIn(atom.field()).stream(), atom.piece());
-            default -> who(atom.kind()).stream().map(MailAddress::key).toList();
-        };
-    }
-
-    private static List<String> names(List<MailAddress> addresses) {
-        return addresses.stream()
-                .map(MailAddress::name)
-                .filter(n -> !n.isEmpty())
-                .toList();
-    }
-
-    private static List<String> pieces(Stream<MailAddress> addresses, MessagePart.Piece piece) {
-        return switch (piece) {
-            case ALL -> addresses.map(MailAddress::address).toList();
-            case LOCAL -> addresses.map(MailAddress::local).toList();
-            case DOMAIN -> addresses.map(MailAddress::domain).toList();
-            case USER ->
-                addresses
-                        .map(a -> a.detail().isPresent()
-                                ? a.local().substring(0, a.local().indexOf('+'))
-                                : a.local())
-                        .toList();
-            case DETAIL -> addresses.flatMap(a -> a.detail().stream()).toList();
-        };
-    }
-
     @Override
     public List<String> addresses(AddressCriterion.AddressField part) {
-        List<MailAddress> found = switch (part) {
-            case SENDER -> who(MessagePart.Kind.SENDER);
-            case RECIPIENT -> who(MessagePart.Kind.RECIPIENT);
-            case TO -> who(MessagePart.Kind.TO);
-            case CC -> who(MessagePart.Kind.CC);
-            case ANY -> who(MessagePart.Kind.ANY_ADDRESS);
-            case RETURN_PATH -> who(MessagePart.Kind.RETURN_PATH);
-            case DELIVERED_TO -> who(MessagePart.Kind.DELIVERED_TO);
+        MessagePart.Kind kind = switch (part) {
+            case SENDER -> MessagePart.Kind.SENDER;
+            case RECIPIENT -> MessagePart.Kind.RECIPIENT;
+            case TO -> MessagePart.Kind.TO;
+            case CC -> MessagePart.Kind.CC;
+            case ANY -> MessagePart.Kind.ANY_ADDRESS;
+            case RETURN_PATH -> MessagePart.Kind.RETURN_PATH;
+            case DELIVERED_TO -> MessagePart.Kind.DELIVERED_TO;
         };
-        return found.stream().map(MailAddress::key).toList();
-    }
-
-    private List<MailAddress> who(MessagePart.Kind kind) {
-        return switch (kind) {
-            case SENDER -> message.in(Role.FROM);
-            case RECIPIENT -> message.recipients();
-            case TO -> message.in(Role.TO);
-            case CC -> message.in(Role.CC);
-            case RETURN_PATH -> message.returnPath().address().stream().toList();
-            case DELIVERED_TO -> message.deliveredTo().stream().toList();
-            case ANY_ADDRESS ->
-                Stream.concat(
-                                Arrays.stream(Role.values()).flatMap(role -> message.in(role).stream()),
-                                Stream.concat(message.returnPath().address().stream(), message.deliveredTo().stream()))
-                        .toList();
-            default -> List.of();
-        };
+        return addressed.of(kind).stream().map(MailAddress::key).toList();
     }
 
     @Override

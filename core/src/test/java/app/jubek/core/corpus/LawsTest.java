@@ -13,7 +13,6 @@ import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.decide.Silence;
 import app.jubek.core.decide.Trace;
-import app.jubek.core.explain.Blame;
 import app.jubek.core.explain.NearMiss;
 import app.jubek.core.matching.Value;
 import app.jubek.core.rule.Ending;
@@ -100,17 +99,26 @@ class LawsTest {
     }
 
     @Test
-    void groupsHoldAsTheirWordsSayAndBlameNamesACriterionThatDecided() {
+    void groupsHoldAsTheirWordsSayAndAnOutcomeNamesACriterionThatDecided() {
         for (int round = 0; round < 3_000; round++) {
             Criterion criterion = criterion(3);
             MessageView message = message();
             boolean holds = criterion.holds(message);
             assertThat(holds).as(Mails.words(criterion.statement())).isEqualTo(naive(criterion, message));
-            Criterion blamed = holds ? Blame.forHolding(criterion, message) : Blame.forFailing(criterion, message);
-            assertThat(blamed.holds(message))
+            Rule rule = holds ? rule(new Everything(), criterion) : rule(criterion, new Nothing());
+            Outcome outcome = Trace.of(RuleBook.of(List.of(rule)), message, Silence.none())
+                    .get(0);
+            Criterion decided = outcome instanceof Outcome.Excluded excluded
+                    ? excluded.by()
+                    : ((Outcome.NotMatched) outcome).because();
+            assertThat(decided.holds(message))
                     .as(Mails.words(criterion.statement()))
                     .isEqualTo(holds);
         }
+    }
+
+    private static Rule rule(Criterion picksOut, Criterion leavesOut) {
+        return new Rule(new RuleId("r"), 1, "r", picksOut, leavesOut, List.of(), Ending.CONTINUE, true);
     }
 
     @Test

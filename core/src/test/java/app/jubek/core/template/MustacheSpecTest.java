@@ -53,7 +53,7 @@ class MustacheSpecTest {
     @ParameterizedTest
     @MethodSource("ofFields")
     void fieldsAndCommentsAreFilledAsPublished(JsonNode each) {
-        assertThat(Template.COMPILER.compile(each.get("template").stringValue()).execute(data(each)))
+        assertThat(Braces.COMPILER.compile(each.get("template").stringValue()).execute(data(each)))
                 .as(each.get("name").stringValue())
                 .isEqualTo(each.get("expected").stringValue());
     }
@@ -65,7 +65,7 @@ class MustacheSpecTest {
                 .filter(each -> each.get("name").stringValue().equals("HTML Escaping"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(Template.COMPILER
+        assertThat(Braces.COMPILER
                         .compile(escaping.get("template").stringValue())
                         .execute(data(escaping)))
                 .endsWith(escaping.at("/data/forbidden").stringValue() + "\n");
@@ -79,9 +79,9 @@ class MustacheSpecTest {
                 .filter(each -> each.get("name").stringValue().equals(name))
                 .findFirst()
                 .orElseThrow();
-        assertThat(Template.COMPILER
+        assertThat(Braces.COMPILER
                         .compile(published.get("template").stringValue())
-                        .execute(Template.escaped(data(published))))
+                        .execute(LetterWriting.escaped(data(published))))
                 .endsWith("&amp; &quot; &lt; &gt;\n");
     }
 
@@ -97,7 +97,7 @@ class MustacheSpecTest {
 
     private static String outcome(JsonNode each) {
         try {
-            return Template.COMPILER.compile(each.get("template").stringValue()).execute(data(each));
+            return Braces.COMPILER.compile(each.get("template").stringValue()).execute(data(each));
         } catch (MustacheException refused) {
             return "refused";
         }

@@ -1,15 +1,15 @@
-package app.jubek.core.explain;
+package app.jubek.core.decide;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.Hits;
 
 /** Which criterion decided, for telling people why. */
-public final class Blame {
+final class Blame {
     private Blame() {}
 
     /** The first criterion inside that is not met; only for a criterion that does not hold. */
-    public static Criterion forFailing(Criterion criterion, Hits hits) {
+    static Criterion forFailing(Criterion criterion, Hits hits) {
         if (criterion instanceof Group group && group.how() == Group.Quantifier.ALL) {
             return group.criteria().stream()
                     .filter(inner -> !inner.holds(hits))
@@ -21,7 +21,7 @@ public final class Blame {
     }
 
     /** The first criterion inside that is met; only for a criterion that holds. */
-    public static Criterion forHolding(Criterion criterion, Hits hits) {
+    static Criterion forHolding(Criterion criterion, Hits hits) {
         if (criterion instanceof Group group && group.how() == Group.Quantifier.ANY) {
             return group.criteria().stream()
                     .filter(inner -> inner.holds(hits))

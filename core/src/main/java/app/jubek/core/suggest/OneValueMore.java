@@ -1,0 +1,48 @@
+package app.jubek.core.suggest;
+
+import app.jubek.core.criteria.AddressCriterion;
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.SimpleCriterion;
+import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Value;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Criteria with one value more in one place. */
+final class OneValueMore {
+    private OneValueMore() {}
+
+    /**
+     * @param to the one inside that gets it; it looks for addresses or words
+     */
+    static Criterion in(Criterion whole, SimpleCriterion to, String value) {
+        return replaced(whole, to, with(to, value));
+    }
+
+    private static SimpleCriterion with(SimpleCriterion test, String value) {
+        if (test instanceof AddressCriterion address) {
+            List<String> values = new ArrayList<>(address.values());
+            values.add(value);
+            return new AddressCriterion(address.part(), address.how(), values, false);
+        }
+        TextCriterion words = (TextCriterion) test;
+        List<Value> values = Stream.concat(words.values().stream(), Stream.of(Value.phrase(value)))
+                .toList();
+        return new TextCriterion(words.part(), values, false);
+    }
+
+    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
+        if (in == old) {
+            return now;
+        }
+        return in instanceof Group group
+                ? new Group(
+                        group.how(),
+                        group.criteria().stream()
+                                .map(c -> replaced(c, old, now))
+                                .toList())
+                : in;
+    }
+}
