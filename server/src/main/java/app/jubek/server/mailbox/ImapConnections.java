@@ -122,11 +122,10 @@ public class ImapConnections implements DisposableBean {
         properties.put(prefix + "peek", "true");
         properties.put(prefix + "connectionpoolsize", "1");
         properties.put(prefix + "ssl.checkserveridentity", "true");
-        if (!mailbox.imap().isLoopback() && !mailbox.imap().isImplicitTls()) {
-            properties.put(prefix + "starttls.enable", "true");
-            properties.put(prefix + "starttls.required", "true");
-        }
-        IMAPStore store = (IMAPStore) Session.getInstance(properties).getStore(protocol);
+        boolean startsTls = !mailbox.imap().isLoopback() && !mailbox.imap().isImplicitTls();
+        properties.put(prefix + "starttls.enable", Boolean.toString(startsTls));
+        Session session = Session.getInstance(properties);
+        IMAPStore store = startsTls ? new EncryptedStore(session) : (IMAPStore) session.getStore(protocol);
         store.connect(mailbox.imap().host(), mailbox.imap().port(), mailbox.user(), mailboxes.password(mailbox.id()));
         return store;
     }

@@ -15,14 +15,14 @@ import javax.net.ssl.SSLException;
 public final class ServerTrouble {
     private ServerTrouble() {}
 
-    /** What an exception of a library means; it is known by its type, where there is one. */
+    /** What an exception of a library means; it is known by its type, and what a server says by its words. */
     public static Trouble of(Throwable broken, MailServer server) {
         List<Throwable> causes = causes(broken);
         String host = server.host();
         if (has(causes, CertificateExpiredException.class) || causes.stream().anyMatch(ServerTrouble::isExpired)) {
             return Trouble.of(Failure.CERTIFICATE_EXPIRED.with(host), Advice.RENEW_CERTIFICATE);
         }
-        if (has(causes, NoEncryption.class) || causes.stream().anyMatch(ServerTrouble::isWithoutEncryption)) {
+        if (has(causes, NoEncryption.class)) {
             return Trouble.of(Failure.NO_ENCRYPTION.with(host), Advice.CHECK_HOST_AND_PORT);
         }
         if (has(causes, SSLException.class)) {
@@ -42,19 +42,10 @@ public final class ServerTrouble {
                 && invalid.getReason() == CertPathValidatorException.BasicReason.EXPIRED;
     }
 
-    /** Angus Mail has no type for it: its IMAP store says so when STARTTLS is required and not offered. */
-    private static boolean isWithoutEncryption(Throwable cause) {
-        return contains(cause, "starttls") && contains(cause, "required");
-    }
-
     /** A server says so in its own words (common practice). */
     private static boolean isTooMany(Throwable cause) {
-        return contains(cause, "too many");
-    }
-
-    private static boolean contains(Throwable cause, String words) {
         return cause.getMessage() != null
-                && cause.getMessage().toLowerCase(Locale.ROOT).contains(words);
+                && cause.getMessage().toLowerCase(Locale.ROOT).contains("too many");
     }
 
     /** The innermost cause in its own words. */
