@@ -21,7 +21,10 @@ export default tseslint.config(
       'max-lines': ['error', 350],
     },
   },
-  { files: ['src/lib/**'], rules: forbid([{ group: ['**/ui/**', '**/api/**', '**/features/**', '**/app/**'] }]) },
+  {
+    files: ['src/lib/**'],
+    rules: forbid([{ group: ['**/ui/**', '**/api/**', '**/features/**', '**/app/**'] }]),
+  },
   { files: ['src/ui/**', 'src/api/**'], rules: forbid([{ group: ['**/features/**', '**/app/**'] }]) },
   { files: ['src/features/**'], rules: forbid([{ group: ['**/app/**'] }, { regex: INSIDE_ANOTHER }]) },
 );

@@ -30,14 +30,24 @@ const PARTS: Record<(typeof WORDS_PARTS)[number], string> = {
   'subject or what the sender added': 'subject · what the sender added',
   'what the sender added': 'what the sender added',
 };
-const HOWS: Record<WordsHow, [yes: string, no: string]> = {
+/** Subject or text, two things: all others are one. */
+const TWO: Record<WordsHow, [yes: string, no: string]> = {
   contains: ['contain any of', 'contain none of'],
-  'whole words': ['have the whole words', 'do not have the whole words'],
+  'whole words': ['contain the whole words', 'do not contain the whole words'],
   is: ['are exactly', 'are not exactly'],
   begins: ['begin with', 'do not begin with'],
   ends: ['end with', 'do not end with'],
   wildcard: ['look like (* and ?)', 'do not look like (* and ?)'],
   pattern: ['match the pattern', 'do not match the pattern'],
+};
+const ONE: Record<WordsHow, [yes: string, no: string]> = {
+  contains: ['contains any of', 'contains none of'],
+  'whole words': ['contains the whole words', 'does not contain the whole words'],
+  is: ['is exactly', 'is not exactly'],
+  begins: ['begins with', 'does not begin with'],
+  ends: ['ends with', 'does not end with'],
+  wildcard: ['looks like (* and ?)', 'does not look like (* and ?)'],
+  pattern: ['matches the pattern', 'does not match the pattern'],
 };
 const PLAIN_HOWS: WordsHow[] = ['contains', 'whole words'];
 
@@ -97,10 +107,11 @@ function AddressHow({ test, onChange }: { test: AddressCriterion; onChange: (tes
 
 function WordsHows({ test, onChange }: { test: WordsTest; onChange: (test: Test) => void }) {
   const [more, setMore] = useState(false);
+  const words = test.part.startsWith('subject or') ? TWO : ONE;
   const hows = more || !PLAIN_HOWS.includes(test.how) ? WORDS_HOWS : PLAIN_HOWS;
   const options = hows.flatMap((how) => [
-    { value: how as string, text: HOWS[how][0] },
-    { value: `not ${how}`, text: HOWS[how][1] },
+    { value: how as string, text: words[how][0] },
+    { value: `not ${how}`, text: words[how][1] },
   ]);
   return (
     <>

@@ -7,7 +7,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Sheet } from '../../../ui/Sheet';
 import { Loading, Trouble } from '../../../ui/States';
 import { useMailboxId } from '../../mailbox';
-import { doneInWords, stateInWords } from '../model';
+import { doneInWords, stateInWords, wouldBe } from '../model';
 import { useExplained, useMessage } from '../queries';
 import { StartHere } from './StartHere';
 
@@ -50,7 +50,7 @@ function Opened({ view, draft }: { view: Schemas['MessageDetails']; draft: Draft
           <People label="copy" people={view.cc} />
           <dt className="text-ink2">came</dt>
           <dd>
-            {dayAndTime(view.line.received)} · sent by {view.sentBy.map((by) => by.words).join(', ')}
+            {dayAndTime(view.line.received)} · {view.sentBy.map((by) => by.words).join(', ')}
           </dd>
         </dl>
       </div>
@@ -153,10 +153,7 @@ function Explained({ id, draft }: { id: number; draft: Draft | undefined }) {
         ))}
       </ol>
       <p className="mt-1 text-sm text-ink2">
-        {[...done.map((one) => `It would be ${one}.`), ...notDone.map((one) => `It would be ${one}.`)].join(
-          ' ',
-        )}{' '}
-        {staysInInbox ? 'It would stay in the inbox.' : 'It would leave the inbox.'}
+        {wouldBe(done, notDone)} {staysInInbox ? 'It would stay in the inbox.' : 'It would leave the inbox.'}
       </p>
     </details>
   );

@@ -193,7 +193,7 @@ function More({ step, around, onChange }: Props) {
         {...addresses('aliases')}
       />
       <TextField
-        label="Share the limit with rules that have the same word here"
+        label="Shares its limit with rules using this label"
         placeholder="not shared"
         value={step.key ?? ''}
         onChange={(e) => onChange(withMember(step, 'key', e.target.value || undefined))}

@@ -179,9 +179,9 @@ test('a reply to a form needs the form named, and says why', async () => {
   fireEvent.change(form, { target: { value: 'form@ostrel-gardens.example' } });
   fireEvent.keyDown(form, { key: 'Enter' });
   expect(steps.at(-1)).toMatchObject({ answersTo: { part: 'text', forms: ['form@ostrel-gardens.example'] } });
-  await choose(/^where the reply goes/, 'its Reply-To');
+  await choose(/^where the reply goes/, 'the address in Reply-To');
   expect(screen.getByText(/Anybody can write any address there/)).toBeVisible();
-  await choose(/^where the reply goes/, 'its return path');
+  await choose(/^where the reply goes/, 'the sending address');
   expect(steps.at(-1)).not.toHaveProperty('answersTo');
 });
 

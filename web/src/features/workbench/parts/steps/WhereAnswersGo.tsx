@@ -11,9 +11,9 @@ type To = NonNullable<AnswerOf['answersTo']>;
 const USUAL = '(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+@[^\\s<>()\\[\\],;:]+)';
 
 const WHERE: { value: To['part']; text: string }[] = [
-  { value: 'return path', text: 'its return path' },
-  { value: 'from', text: 'its sender in From' },
-  { value: 'reply to', text: 'its Reply-To' },
+  { value: 'return path', text: 'the sending address' },
+  { value: 'from', text: 'the address in From' },
+  { value: 'reply to', text: 'the address in Reply-To' },
   { value: 'text', text: 'the address in its text' },
 ];
 
@@ -25,7 +25,7 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
   const inText = step.answersTo?.part === 'text' ? step.answersTo : undefined;
   return (
     <div className="text-sm text-ink2">
-      goes to{' '}
+      reply to{' '}
       <Choice
         label="where the reply goes"
         value={part}
@@ -42,8 +42,8 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
       />
       {(part === 'from' || part === 'reply to') && (
         <p>
-          Anybody can write any address there. The return path is where the mail really came from, so
-          automatic replies go there.
+          Anybody can write any address there. The sending address (return path) is where the mail really came
+          from, so automatic replies go there.
         </p>
       )}
       {inText && (

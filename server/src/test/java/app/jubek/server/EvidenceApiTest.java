@@ -263,8 +263,8 @@ class EvidenceApiTest extends ServerTest {
         JsonNode message = browser.get("/api/mailboxes/" + mailbox + "/messages/" + id);
         assertThat(message.at("/decision/rules/0/outcome/code").stringValue())
                 .isEqualTo("OUTCOME_PICKED_AND_CONTINUES");
-        assertThat(message.at("/steps/0/done/code").stringValue()).isEqualTo("MARKED");
-        assertThat(message.at("/sentBy/0/code").stringValue()).isEqualTo("SENT_BY_PERSON");
+        assertThat(message.at("/steps/0/done/code").stringValue()).isEqualTo("FLAGGED");
+        assertThat(message.at("/sentBy/0/code").stringValue()).isEqualTo("NOT_AUTOMATIC");
         assertThat(message.at("/texts/0").stringValue()).startsWith("hello");
         JsonNode records = browser.get("/api/mailboxes/" + mailbox + "/records?states=SENT,HELD");
         assertThat(records.toString()).contains("\"opened now\"");

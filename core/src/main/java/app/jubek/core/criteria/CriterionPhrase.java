@@ -41,7 +41,10 @@ enum CriterionPhrase implements Code {
     /** A part and the name of its field; a part and which piece of it. */
     PART_NAMED,
     PART_PIECE,
+    ANY_ATTACHMENT,
     SENT_BY,
+    /** Nothing says that a machine sent it. */
+    NOT_AUTOMATIC,
     /** The name of a group of the address book. */
     FROM_GROUP
 }

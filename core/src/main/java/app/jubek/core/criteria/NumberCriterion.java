@@ -56,11 +56,24 @@ public record NumberCriterion(Measure measure, List<MessagePart> of, Relation re
 
     @Override
     public Statement statement() {
+        if (measure == Measure.ATTACHMENTS && asksWhetherAny()) {
+            return (negated == takes(0) ? CriterionPhrase.WITH : CriterionPhrase.WITHOUT)
+                    .with(CriterionPhrase.ANY_ATTACHMENT);
+        }
         Statement what = of.isEmpty()
                 ? measure.with(relation, value)
                 : CriterionPhrase.COUNTED.with(
                         Argument.and(of.stream().map(MessagePart::statement).toList()), relation, value);
         return (negated ? CriterionPhrase.WITHOUT : CriterionPhrase.WITH).with(what);
+    }
+
+    /** Whether one is as good as many, and none is not. */
+    private boolean asksWhetherAny() {
+        return takes(0) != takes(1) && takes(1) == takes(Long.MAX_VALUE);
+    }
+
+    private boolean takes(long number) {
+        return relation.holds(Long.compare(number, value));
     }
 
     record NumberMatcher(Measure measure, List<MessagePart> of, Relation relation, long value) implements TermMatcher {

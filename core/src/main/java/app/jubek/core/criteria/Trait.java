@@ -13,7 +13,7 @@ public sealed interface Trait {
     record Sent(SentBy by) implements Trait {
         @Override
         public Statement statement() {
-            return CriterionPhrase.SENT_BY.with(by);
+            return by == SentBy.PERSON ? CriterionPhrase.NOT_AUTOMATIC.with() : CriterionPhrase.SENT_BY.with(by);
         }
     }
 

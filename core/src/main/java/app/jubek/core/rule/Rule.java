@@ -94,14 +94,15 @@ public record Rule(
                 ? RulePhrase.NOTHING_YET.with()
                 : Argument.and(steps.stream().map(Step::statement).toList());
         boolean always = schedule.equals(Schedule.ALWAYS);
+        Statement mail = MailPhrase.pickedOut(picksOut);
         if (hasExceptions()) {
+            Argument exceptions = MailPhrase.leftOut(leavesOut);
             return always
-                    ? RulePhrase.RULE_WITH_EXCEPTIONS.with(picksOut.statement(), does, leavesOut.statement())
-                    : RulePhrase.RULE_WITH_EXCEPTIONS_AND_SCHEDULE.with(
-                            picksOut.statement(), does, leavesOut.statement(), schedule.statement());
+                    ? RulePhrase.RULE_WITH_EXCEPTIONS.with(mail, does, exceptions)
+                    : RulePhrase.RULE_WITH_EXCEPTIONS_AND_SCHEDULE.with(mail, does, exceptions, schedule.statement());
         }
         return always
-                ? RulePhrase.RULE.with(picksOut.statement(), does)
-                : RulePhrase.RULE_WITH_SCHEDULE.with(picksOut.statement(), does, schedule.statement());
+                ? RulePhrase.RULE.with(mail, does)
+                : RulePhrase.RULE_WITH_SCHEDULE.with(mail, does, schedule.statement());
     }
 }

@@ -4,7 +4,7 @@ import app.jubek.core.wording.Code;
 
 /** A rule read back as one sentence, and what changed from one rule book to the next. */
 enum RulePhrase implements Code {
-    /** What it picks out, what it does; then what it leaves out, and when it is active. */
+    /** Which mail, what is done with it; then what it leaves out, and when it is active. */
     RULE,
     RULE_WITH_EXCEPTIONS,
     RULE_WITH_SCHEDULE,

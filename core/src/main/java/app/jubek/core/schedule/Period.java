@@ -2,6 +2,7 @@ package app.jubek.core.schedule;
 
 import app.jubek.core.wording.Statement;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.Optional;
 
 /**
@@ -25,14 +26,20 @@ public record Period(Optional<LocalDate> first, Optional<LocalDate> last) {
                 && last.map(l -> !day.isAfter(l)).orElse(true);
     }
 
-    /** Follows a schedule's hours. */
-    Statement statement(Schedule.Hours hours) {
+    /** Its days in words; empty when it has neither beginning nor end. */
+    Optional<Statement> statement() {
         if (first.isPresent() && last.isPresent()) {
-            return SchedulePhrase.FROM_UNTIL.with(
-                    hours, first.get().toString(), last.get().toString());
+            return Optional.of(between(first.get(), last.get()));
         }
-        return first.map(day -> SchedulePhrase.FROM.with(hours, day.toString()))
-                .or(() -> last.map(day -> SchedulePhrase.UNTIL.with(hours, day.toString())))
-                .orElseGet(hours::with);
+        return first.map(SchedulePhrase.FROM_DAY::with).or(() -> last.map(SchedulePhrase.UNTIL_DAY::with));
+    }
+
+    private static Statement between(LocalDate from, LocalDate to) {
+        if (from.equals(to)) {
+            return SchedulePhrase.ON_DAY.with(to);
+        }
+        return YearMonth.from(from).equals(YearMonth.from(to))
+                ? SchedulePhrase.DAYS_OF_MONTH.with(from.getDayOfMonth(), to)
+                : SchedulePhrase.DAYS.with(from, to);
     }
 }

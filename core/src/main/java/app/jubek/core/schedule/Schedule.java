@@ -79,6 +79,9 @@ public record Schedule(Hours hours, Period period) {
     }
 
     public Statement statement() {
-        return period.statement(hours);
+        Optional<Statement> days = period.statement();
+        return hours == Hours.ALWAYS
+                ? days.orElseGet(hours::with)
+                : days.map(at -> SchedulePhrase.HOURS_OF_DAYS.with(hours, at)).orElseGet(hours::with);
     }
 }

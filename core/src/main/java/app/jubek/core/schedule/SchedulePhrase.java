@@ -2,9 +2,15 @@ package app.jubek.core.schedule;
 
 import app.jubek.core.wording.Code;
 
-/** How a period is told, after the hours: the first and the last day, where it has them. */
+/** How a schedule is told: the days of its period, alone or after the hours. */
 enum SchedulePhrase implements Code {
-    FROM,
-    UNTIL,
-    FROM_UNTIL
+    FROM_DAY,
+    UNTIL_DAY,
+    ON_DAY,
+    /** The first and the last day. */
+    DAYS,
+    /** The number of the first day within its month, and the last day. */
+    DAYS_OF_MONTH,
+    /** The hours and the days. */
+    HOURS_OF_DAYS
 }

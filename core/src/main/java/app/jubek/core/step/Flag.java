@@ -1,8 +1,6 @@
 package app.jubek.core.step;
 
 import app.jubek.core.wording.Code;
-import app.jubek.core.wording.Phrase;
-import app.jubek.core.wording.Statement;
 import com.google.re2j.Pattern;
 import java.util.Arrays;
 import java.util.Optional;
@@ -51,10 +49,6 @@ public enum Flag implements Code {
                             : "a tag has letters, digits, $ - _ . : only, at most 64: \"" + mark + "\"");
         }
         return mark;
-    }
-
-    static Statement statement(String mark) {
-        return of(mark).<Statement>map(Flag::with).orElseGet(() -> Phrase.quoted(mark));
     }
 
     @Override

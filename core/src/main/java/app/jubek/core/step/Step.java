@@ -4,11 +4,13 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Phrase;
 import app.jubek.core.wording.Statement;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** One thing a rule does with a message. */
 public sealed interface Step {
@@ -184,14 +186,10 @@ public sealed interface Step {
 
         @Override
         public Statement statement() {
-            Argument added = Argument.and(add.stream().map(Flag::statement).toList());
-            Argument removed = Argument.and(remove.stream().map(Flag::statement).toList());
-            if (remove.isEmpty()) {
-                return StepPhrase.MARKED.with(added);
-            }
-            return add.isEmpty()
-                    ? StepPhrase.UNMARKED.with(removed)
-                    : StepPhrase.MARKED_AND_UNMARKED.with(added, removed);
+            List<Statement> marks = Stream.concat(
+                            add.stream().map(MarkPhrase::added), remove.stream().map(MarkPhrase::removed))
+                    .toList();
+            return marks.size() == 1 ? marks.get(0) : Phrase.PLAIN.with(Argument.and(marks));
         }
     }
 

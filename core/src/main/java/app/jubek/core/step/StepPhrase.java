@@ -9,9 +9,6 @@ enum StepPhrase implements Code {
     REPLIED_TO,
     FILED_IN,
     COPIED_TO,
-    MARKED,
-    UNMARKED,
-    MARKED_AND_UNMARKED,
     /** In so many days. */
     REMINDED,
     NOTIFIED,

@@ -1,15 +1,19 @@
 package app.jubek.core.wording;
 
+import java.time.LocalDate;
 import java.util.List;
 
 /** What fills a place in a statement. */
-public sealed interface Argument permits Argument.Text, Argument.Amount, Argument.Several, Statement {
+public sealed interface Argument permits Argument.Text, Argument.Amount, Argument.Day, Argument.Several, Statement {
 
     /** Somebody's own words: a name, an address, what a server said. */
     record Text(String text) implements Argument {}
 
     /** A whole number, of which a language may have a singular and plurals. */
     record Amount(long number) implements Argument {}
+
+    /** A day, written out as a language writes it. */
+    record Day(LocalDate date) implements Argument {}
 
     /** Several things, joined as a language joins them. */
     record Several(Join join, List<Argument> items) implements Argument {
@@ -42,7 +46,7 @@ public sealed interface Argument permits Argument.Text, Argument.Amount, Argumen
     }
 
     /**
-     * @throws IllegalArgumentException when it is no text, whole number, code or argument
+     * @throws IllegalArgumentException when it is no text, whole number, day, code or argument
      */
     static Argument of(Object value) {
         if (value instanceof Argument argument) {
@@ -53,6 +57,9 @@ public sealed interface Argument permits Argument.Text, Argument.Amount, Argumen
         }
         if (value instanceof Integer || value instanceof Long) {
             return new Amount(((Number) value).longValue());
+        }
+        if (value instanceof LocalDate date) {
+            return new Day(date);
         }
         if (value instanceof String text) {
             return new Text(text);

@@ -13,7 +13,7 @@ public interface Code {
         return name();
     }
 
-    /** The statement with these arguments: texts, whole numbers, statements, lists. */
+    /** The statement with these arguments: texts, whole numbers, days, statements, lists. */
     default Statement with(Object... arguments) {
         return Statement.of(this, arguments);
     }

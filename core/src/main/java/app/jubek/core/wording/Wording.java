@@ -8,6 +8,9 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Properties;
@@ -80,9 +83,18 @@ public final class Wording {
         if (argument instanceof Statement statement) {
             return of(statement);
         }
+        if (argument instanceof Argument.Day day) {
+            return written(day.date());
+        }
         return argument instanceof Argument.Amount amount
                 ? Long.toString(amount.number())
                 : ((Argument.Text) argument).text();
+    }
+
+    private String written(LocalDate day) {
+        return DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)
+                .localizedBy(language.toLocale())
+                .format(day);
     }
 
     private String joined(Argument.Several several) {

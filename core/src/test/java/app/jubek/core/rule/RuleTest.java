@@ -11,8 +11,15 @@ import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.criteria.NumberCriterion;
+import app.jubek.core.criteria.Relation;
 import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.criteria.Trait;
+import app.jubek.core.criteria.TraitCriterion;
 import app.jubek.core.matching.Value;
+import app.jubek.core.message.SentBy;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.ForwardOptions;
@@ -57,7 +64,40 @@ class RuleTest {
                                 + " and marked read, except mail with “pump” in the subject.");
         assertThat(Mails.words(rule("n", new Everything(), new Nothing(), List.of(), false)
                         .statement()))
-                .isEqualTo("Mail of every kind is left alone: the rule does nothing yet.");
+                .isEqualTo("All mail is left alone: the rule does nothing yet.");
+    }
+
+    @Test
+    void itsSentenceIsWhatPeopleWouldSay() {
+        Criterion machines = new Group(
+                Group.Quantifier.ANY,
+                List.of(
+                        new TraitCriterion(
+                                List.of(new Trait.Sent(SentBy.AUTOMATIC_REPLY), new Trait.Sent(SentBy.LIST)), false),
+                        words("pump", false)));
+        Criterion attached =
+                new NumberCriterion(NumberCriterion.Measure.ATTACHMENTS, List.of(), Relation.OVER, 0, false);
+        LocalDate first = LocalDate.of(2026, 12, 1);
+        Period week = new Period(Optional.of(first), Optional.of(first.plusDays(6)));
+        List<Step> marks = List.of(new Step.Mark(List.of("\\Flagged", "manager"), List.of("$Important")));
+        assertThat(Mails.words(new Rule(
+                                new RuleId("r"),
+                                1,
+                                "n",
+                                attached,
+                                machines,
+                                marks,
+                                Ending.CONTINUE,
+                                new Schedule(Schedule.Hours.OUTSIDE, week),
+                                true)
+                        .statement()))
+                .isEqualTo("Mail with an attachment is flagged, tagged “manager” and no longer marked important,"
+                        + " except automatic replies, mail from mailing lists and mail with “pump” in the subject,"
+                        + " outside opening hours from 1 to 7 December 2026.");
+        assertThat(Mails.words(new Schedule(
+                                Schedule.Hours.ALWAYS, new Period(Optional.of(first), Optional.of(first.plusDays(40))))
+                        .statement()))
+                .isEqualTo("from 1 December 2026 to 10 January 2027");
     }
 
     @Test

@@ -2,6 +2,7 @@ package app.jubek.formats.statement;
 
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Statement;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.StreamSupport;
@@ -15,7 +16,7 @@ import tools.jackson.databind.node.StringNode;
 
 /**
  * Statements as objects with "code" and "arguments". An argument is a text, a whole number, another statement, or an object
- * whose only member, "and", "or" or "comma", is the list of what is joined.
+ * with one member: "day", a date as in ISO 8601, or "and", "or" or "comma", the list of what is joined.
  */
 public final class StatementJson {
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
@@ -43,6 +44,9 @@ public final class StatementJson {
         }
         if (argument instanceof Argument.Amount amount) {
             return LongNode.valueOf(amount.number());
+        }
+        if (argument instanceof Argument.Day day) {
+            return JsonNodeFactory.instance.objectNode().put("day", day.date().toString());
         }
         if (argument instanceof Argument.Several several) {
             String join = several.join().name().toLowerCase(Locale.ROOT);
@@ -89,6 +93,9 @@ public final class StatementJson {
         }
         if (node.isIntegralNumber()) {
             return new Argument.Amount(node.longValue());
+        }
+        if (node.path("day").isString()) {
+            return new Argument.Day(LocalDate.parse(node.get("day").stringValue()));
         }
         for (Argument.Join join : Argument.Join.values()) {
             JsonNode items = node.path(join.name().toLowerCase(Locale.ROOT));

@@ -177,7 +177,7 @@ class StandardScriptsTest {
                 "'if false { discard; } elsif true { keep; } else { fileinto \"x\"; }' | inbox",
                 // RFC 5232 §3.1, 3.3, 5
                 "'addflag \"\\\\Seen \\\\Flagged\"; fileinto \"a\";' | filed in a, marked read and flagged",
-                "'addflag \"a\"; setflag \"b\";' | inbox, marked “a”, marked “b” and unmarked “a”",
+                "'addflag \"a\"; setflag \"b\";' | inbox, tagged “a”, tagged “b” and no longer tagged “a”",
                 // RFC 5230 §4, 6131 §3: answering keeps
                 "'vacation :days 3 \"away\";' | answered, inbox",
                 "'vacation :seconds 86400 \"away\";' | answered, inbox",

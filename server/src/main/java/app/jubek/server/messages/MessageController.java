@@ -3,7 +3,7 @@ package app.jubek.server.messages;
 import app.jubek.core.message.Attachment;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
-import app.jubek.core.message.SentBy;
+import app.jubek.core.criteria.Trait;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.intake.MessageLine;
@@ -73,7 +73,10 @@ class MessageController {
                 read.texts(),
                 read.html().isPresent(),
                 read.attachments(),
-                read.sentBy().stream().sorted().map(SentBy::with).toList(),
+                read.sentBy().stream()
+                        .sorted()
+                        .map(by -> new Trait.Sent(by).statement())
+                        .toList(),
                 opened.decision(),
                 outbox.ofMessages(mailbox, one).getOrDefault(id, List.of()));
     }
