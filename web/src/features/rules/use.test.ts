@@ -7,7 +7,7 @@ test('a rule says how often it acted, what its exceptions left out and where ano
   const words = usedInWords({ acted, matches: { rule: 'r', picked: 40, leftOut: 12 } });
   expect(words).toContain('Acted on 214 messages, last');
   expect(words).toContain('left out 12 messages in 30 days');
-  expect(words).toContain('Another rule’s reply went first for 3 messages .');
+  expect(words).toContain('Another rule’s reply went first for 3 messages.');
   expect(usedInWords({ acted: undefined, matches: undefined })).toBe('Has not acted yet.');
 });
 

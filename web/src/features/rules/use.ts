@@ -18,7 +18,7 @@ export function usedInWords({ acted, matches }: RuleUse): string {
       : '';
   const superseded =
     acted && acted.superseded > 0
-      ? ` Another rule’s reply went first for ${counted(acted.superseded, 'message')} .`
+      ? ` Another rule’s reply went first for ${counted(acted.superseded, 'message')}.`
       : '';
   return did + leftOut + superseded;
 }

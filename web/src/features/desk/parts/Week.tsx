@@ -61,7 +61,10 @@ export function Week() {
               </Link>
             </p>
           )}
-          <p className="figures mt-1 text-sm">{counted(figures.data.inInbox, 'message')} stay in the inbox</p>
+          <p className="figures mt-1 text-sm">
+            {counted(figures.data.inInbox, 'message')} {figures.data.inInbox === 1 ? 'stays' : 'stay'} in the
+            inbox
+          </p>
         </>
       )}
     </section>

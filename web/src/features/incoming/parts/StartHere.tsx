@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { count } from '../../../lib/numbers';
+import { count, counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Loading, Trouble } from '../../../ui/States';
 import { useBeginRule } from '../../drafts';
@@ -64,8 +64,8 @@ export function StartHere({ id }: { id: number }) {
       {additions.map((addition) => (
         <div key={addition.rule} className="mt-2 flex items-start gap-2 border-t border-line pt-2 text-sm">
           <span className="grow">
-            “{addition.name}” nearly picks it. With “{addition.value}” added it picks
-            {count(addition.after)} messages instead of {count(addition.before)}.
+            “{addition.name}” nearly picks it. With “{addition.value}” added it picks{' '}
+            {counted(addition.after, 'message')} instead of {count(addition.before)}.
           </span>
           <Button
             small

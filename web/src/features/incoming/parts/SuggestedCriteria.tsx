@@ -45,7 +45,7 @@ export function SuggestedCriteria({ wanted, unwanted, open, onClose }: Props) {
               picks {suggestion.takes} of the {counted(suggestions.data.wanted, 'example')}
               {suggestions.data.unwanted > 0 &&
                 `, and ${suggestion.wrong.length === 0 ? 'none' : suggestion.wrong.length} of the ${counted(suggestions.data.unwanted, 'counter-example')}`}
-              ; also picks {count(suggestion.elsewhere)} others from the last {days} days
+              ; also picks {counted(suggestion.elsewhere, 'other')} from the last {days} days
             </p>
             <Lines head="misses" lines={suggestion.missed} all={suggestions.data.wanted - suggestion.takes} />
             <Lines head="wrongly picks" lines={suggestion.wrong} all={suggestion.wrong.length} />

@@ -1,6 +1,6 @@
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Done, CurrentMailbox, type DoneLine } from '../../mailbox';
@@ -32,10 +32,12 @@ const theirs = {
 let saved: Saving[] = [];
 let refuse = false;
 let line: DoneLine | undefined;
+let dropped = 0;
 
 beforeEach(() => {
   saved = [];
   refuse = false;
+  dropped = 0;
   line = undefined;
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.method !== 'PUT') {
@@ -73,12 +75,12 @@ function bar(more: Partial<Draft>) {
           <Done value={{ line: undefined, tell: (told) => (line = told) }}>
             <SaveBar
               draft={draft}
-              begin={draft}
+              begin={{ ...draft }}
               isNew
               picked={42}
               unfinished={[]}
               onSaved={() => {}}
-              onDrop={() => {}}
+              onDrop={() => dropped++}
             />
           </Done>
         </CurrentMailbox>
@@ -95,6 +97,14 @@ test('switching on says that past mail stays untouched', async () => {
     expect(line?.text).toBe('“Mine” is on. New mail only; the 42 past messages are untouched.'),
   );
   expect(saved[0]?.document.rules).toMatchObject([{ id: 'mine', on: true }]);
+});
+
+test('a draft is discarded after a yes only', async () => {
+  bar({});
+  fireEvent.click(await screen.findByRole('button', { name: 'Discard draft' }));
+  expect(dropped).toBe(0);
+  fireEvent.click(within(screen.getByRole('alertdialog')).getByRole('button', { name: 'Discard draft' }));
+  expect(dropped).toBe(1);
 });
 
 test('a rule that does nothing yet can be kept paused and not switched on', async () => {

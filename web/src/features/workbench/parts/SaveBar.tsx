@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { count, counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
+import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
 import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
@@ -39,11 +41,10 @@ export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, o
       { baseVersion: base.version, document },
       {
         onSuccess: (saved) => {
-          const past = picked
-            ? ` New mail only; the ${counted(picked, 'past message')} are untouched.`
-            : ' New mail only.';
           done.tell({
-            text: on ? `“${rule.name}” is on.${past}` : `“${rule.name}” is saved and paused.`,
+            text: on
+              ? `“${rule.name}” is on. ${actsOn(isNew, picked)}`
+              : `“${rule.name}” is saved and paused.`,
             takeBack: () =>
               saving.mutate(
                 { baseVersion: saved.version, document: base.document },
@@ -82,11 +83,7 @@ export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, o
         <span className="grow text-sm text-ink2" role="status">
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
         </span>
-        {begin !== draft && (
-          <Button look="quiet" onClick={onDrop}>
-            {isNew ? 'Start again' : 'Discard changes'}
-          </Button>
-        )}
+        {begin !== draft && <Discard isNew={isNew} onYes={onDrop} />}
         <Button
           disabled={!now || !asked || unfinished.length > 0 || saving.isPending}
           onClick={() => now && save(false, now)}
@@ -102,6 +99,40 @@ export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, o
         </Button>
       </div>
     </div>
+  );
+}
+
+/** Past mail is never touched by a new rule; of an edited one, what it did is done. */
+function actsOn(isNew: boolean, picked: number | undefined): string {
+  if (!isNew) {
+    return 'New mail is handled by it as it is now; what it did before is not undone.';
+  }
+  if (!picked) {
+    return 'New mail only.';
+  }
+  return `New mail only; the ${counted(picked, 'past message')} ${picked === 1 ? 'is' : 'are'} untouched.`;
+}
+
+function Discard({ isNew, onYes }: { isNew: boolean; onYes: () => void }) {
+  const [asked, setAsked] = useState(false);
+  return (
+    <>
+      <Button look="quiet" onClick={() => setAsked(true)}>
+        Discard draft
+      </Button>
+      <Question
+        open={asked}
+        title="Discard the draft?"
+        yes="Discard draft"
+        onNo={() => setAsked(false)}
+        onYes={() => {
+          setAsked(false);
+          onYes();
+        }}
+      >
+        {isNew ? 'This new rule is not saved yet: all of it is lost.' : 'The rule stays as it was saved.'}
+      </Question>
+    </>
   );
 }
 

@@ -73,6 +73,7 @@ interface BenchProps {
 
 function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
   const [search] = useSearchParams();
+  const navigate = useNavigate();
   const [begin] = useState(opened);
   const [draft, setDraft] = useState(changed ?? (kept?.bench as Draft | undefined) ?? begin);
   const [counter, setCounter] = useState<Counter>('PICKED');
@@ -147,7 +148,12 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         }}
         onDrop={() => {
           drop.mutate(draft.id);
-          setDraft(begin);
+          if (isNew) {
+            leave();
+            void navigate('/rules');
+          } else {
+            setDraft(begin);
+          }
         }}
       />
     </div>

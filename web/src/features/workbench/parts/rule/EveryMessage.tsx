@@ -1,6 +1,6 @@
 import { useEvidenceDays } from '../../../mailbox';
 import { useState } from 'react';
-import { count } from '../../../../lib/numbers';
+import { counted } from '../../../../lib/numbers';
 import { Button } from '../../../../ui/Button';
 import { Question } from '../../../../ui/Question';
 import { emptyTest, item, type Criterion } from '../../../criteria';
@@ -47,7 +47,7 @@ export function EveryMessage({ draft, window, onChange }: Props) {
         }}
       >
         This rule would pick out everything that comes in
-        {window === undefined ? '.' : `: ${count(window)} messages in the last ${days} days.`}
+        {window === undefined ? '.' : `: ${counted(window, 'message')} in the last ${days} days.`}
       </Question>
     </>
   );
