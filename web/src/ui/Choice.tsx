@@ -4,7 +4,7 @@ interface Props<T extends string> {
   label: string;
   value: T;
   /** What is chosen may be shown shorter than what there is to choose. */
-  options: { value: T; text: string; short?: string }[];
+  options: { value: T; text: string; short?: string; keepsOpen?: boolean }[];
   onChoose: (value: T) => void;
   className?: string;
 }
@@ -31,6 +31,7 @@ export function Choice<T extends string>({ label, value, options, onChoose, clas
               <DropdownMenu.RadioItem
                 key={option.value}
                 value={option.value}
+                onSelect={(e) => option.keepsOpen && e.preventDefault()}
                 className="cursor-pointer px-3 py-1 outline-none data-[highlighted]:bg-moss-soft data-[state=checked]:font-semibold"
               >
                 {option.text}

@@ -13,5 +13,6 @@ export {
   type Criterion,
   type Item,
   type Test,
+  addressFault,
   withValues,
 } from './model';

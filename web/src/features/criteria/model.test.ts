@@ -1,5 +1,14 @@
 import { expect, test } from 'vitest';
-import { added, emptyTest, inBrief, isTest, pastedValues, withValues, type Criterion } from './model';
+import {
+  added,
+  emptyTest,
+  inBrief,
+  isTest,
+  pastedValues,
+  valueFault,
+  withValues,
+  type Criterion,
+} from './model';
 
 test('pasted lines become values and the same value in another letter case does not come twice', () => {
   expect(pastedValues('guided visit\r\nclass booking\n\n', true)).toEqual(['guided visit', 'class booking']);
@@ -38,4 +47,16 @@ test('a criterion in a few words', () => {
   );
   expect(inBrief({ part: 'attachments', how: 'over', value: 0 } as Criterion)).toBe('with attachments');
   expect(inBrief({ part: 'size', how: 'over', value: 5 * 1024 } as Criterion)).toBe('over 5 KB');
+});
+
+test('what is no address or domain says what would be', () => {
+  const test = (how: 'is' | 'at domain', values: string[]) => ({ part: 'sender' as const, how, values });
+  expect(valueFault(test('is', []), 'birkhall.example')).toBeUndefined();
+  expect(valueFault(test('at domain', ['a.example']), 'liv@birkhall.example')).toContain(
+    'Domains are compared',
+  );
+  expect(valueFault(test('is', ['a@b.example']), 'birkhall.example')).toContain(
+    'Whole addresses are compared',
+  );
+  expect(valueFault(test('is', ['a@b.example']), 'Liv')).toContain('For a name, choose “sender’s name”');
 });

@@ -212,7 +212,36 @@ function isWhole(test: ValuedTest, typed: string): boolean {
   return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
 }
 
-/** Splits what was pasted into values: by lines, semicolons and, for addresses, commas and spaces. */
+const ADDRESS = /^[^@\s]+@[^@\s.]+(\.[^@\s.]+)+$/;
+const DOMAIN = /^@?[^@\s.]+(\.[^@\s.]+)+$/;
+
+/** Why a value is no address, told where it is typed. */
+export function addressFault(value: string): string | undefined {
+  return ADDRESS.test(value)
+    ? undefined
+    : `“${value}” is not a whole address: write it like liv@school.example.`;
+}
+
+/** Why a value can’t be compared with addresses in this way, told where it is typed. */
+export function valueFault(test: ValuedTest, value: string): string | undefined {
+  if (!isAddress(test)) {
+    return undefined;
+  }
+  const isFirst = test.values.length === 0;
+  if (ADDRESS.test(value)) {
+    return isFirst || test.how === 'is'
+      ? undefined
+      : `Domains are compared here: write that of “${value}”, or add another criterion for it.`;
+  }
+  if (DOMAIN.test(value)) {
+    return isFirst || test.how !== 'is'
+      ? undefined
+      : `Whole addresses are compared here: write one, or add another criterion for the domain “${value}”.`;
+  }
+  return `“${value}” is neither an address nor a domain: write liv@school.example or school.example. For a name, choose “sender’s name” above.`;
+}
+
+/** Splits what was typed or pasted into values: by lines, semicolons and, for addresses, commas and spaces. */
 export function pastedValues(text: string, isWords: boolean): string[] {
   const parts = text.split(isWords ? /[\r\n;]+/ : /[\s,;<>]+/);
   return parts.map((part) => part.trim()).filter((part) => part !== '');

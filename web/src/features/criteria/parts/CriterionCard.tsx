@@ -10,6 +10,7 @@ import {
   isTest,
   isTrait,
   kindOf,
+  valueFault,
   type Criterion,
   type Item,
   type Kind,
@@ -119,7 +120,8 @@ function Values({
       {...(completes(test) ? { completes: completes(test) } : {})}
       hint={hint(test)}
       onTyping={(typing) => onChange({ ...item, typing })}
-      onAdd={(more) => set(added(test, more))}
+      fault={(value) => valueFault(test, value)}
+      onAdd={(more, left) => onChange({ ...item, typing: left, criterion: added(test, more) as Criterion })}
       onRemove={(gone) => set({ ...test, values: test.values.filter((_, i) => !gone.includes(i)) })}
     />
   );

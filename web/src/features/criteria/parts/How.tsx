@@ -137,7 +137,10 @@ function WordsHows({ test, onChange }: { test: WordsTest; onChange: (test: Test)
       <Choice
         label="how"
         value={test.not ? `not ${test.how}` : test.how}
-        options={[...options, ...(hows === PLAIN_HOWS ? [{ value: 'more', text: 'more exact …' }] : [])]}
+        options={[
+          ...options,
+          ...(hows === PLAIN_HOWS ? [{ value: 'more', text: 'more exact …', keepsOpen: true }] : []),
+        ]}
         onChoose={(chosen) => {
           if (chosen === 'more') {
             setMore(true);

@@ -32,9 +32,21 @@ test('a value shows what it takes, and one that another covers says so and can b
 test('Enter makes a value, Backspace in an empty field takes the last one', () => {
   const { onAdd } = chips({ typing: ' tour ' });
   fireEvent.keyDown(screen.getByLabelText('add'), { key: 'Enter' });
-  expect(onAdd).toHaveBeenCalledWith(['tour']);
+  expect(onAdd).toHaveBeenCalledWith(['tour'], '');
   cleanup();
   const { onRemove } = chips({});
   fireEvent.keyDown(screen.getByLabelText('add'), { key: 'Backspace' });
   expect(onRemove).toHaveBeenCalledWith([1]);
+});
+
+test('several typed at once become several values, and what is none stays in the field and says what would be', () => {
+  const fault = (value: string) => (value.includes('@') ? undefined : `“${value}” is not a whole address`);
+  const { onAdd } = chips({
+    isWords: false,
+    typing: 'gate@birkhall.example, gate; liv@birkhall.example',
+    fault,
+  });
+  fireEvent.keyDown(screen.getByLabelText('add'), { key: 'Enter' });
+  expect(onAdd).toHaveBeenCalledWith(['gate@birkhall.example', 'liv@birkhall.example'], 'gate');
+  expect(screen.getByRole('alert')).toHaveTextContent('“gate” is not a whole address');
 });

@@ -15,8 +15,11 @@ interface Props {
   /** What past mail completes; nothing when left out. */
   completes?: CompletionOf;
   hint: string;
+  /** Why something can’t be a value here. */
+  fault?: (value: string) => string | undefined;
   onTyping: (text: string) => void;
-  onAdd: (values: string[]) => void;
+  /** What can’t be a value stays in the field. */
+  onAdd: (values: string[], left: string) => void;
   onRemove: (indexes: number[]) => void;
 }
 
@@ -25,12 +28,17 @@ export function ValueChips(props: Props) {
   const { values, figures, typing } = props;
   const [spoken, setSpoken] = useState('');
   const list = useId();
-  const commit = () => {
-    if (typing.trim() !== '') {
-      props.onAdd([typing.trim()]);
-      setSpoken(`${typing.trim()} added`);
+  const [refused, setRefused] = useState<string>();
+  const add = (several: string[]) => {
+    const bad = several.filter((value) => props.fault?.(value) !== undefined);
+    const good = several.filter((value) => !bad.includes(value));
+    setRefused(bad[0] === undefined ? undefined : props.fault?.(bad[0]));
+    if (good.length > 0) {
+      props.onAdd(good, bad.join(', '));
+      setSpoken(good.length === 1 ? `${good[0]} added` : `${good.length} values added`);
     }
   };
+  const commit = () => add(pastedValues(typing, props.isWords));
   const covered = values.filter((_, i) => figures?.[i]?.coveredBy !== undefined).length;
   return (
     <div className="mt-[7px]">
@@ -67,7 +75,11 @@ export function ValueChips(props: Props) {
           value={typing}
           placeholder={props.hint}
           className="h-[26px] min-w-40 grow rounded border border-dashed border-line2 bg-transparent px-2"
-          onChange={(e) => props.onTyping(e.target.value)}
+          aria-invalid={refused !== undefined}
+          onChange={(e) => {
+            setRefused(undefined);
+            props.onTyping(e.target.value);
+          }}
           onBlur={commit}
           onKeyDown={(e) => {
             if (e.key === 'Enter') {
@@ -81,12 +93,16 @@ export function ValueChips(props: Props) {
             const several = pastedValues(e.clipboardData.getData('text'), props.isWords);
             if (several.length > 1) {
               e.preventDefault();
-              props.onAdd(several);
-              setSpoken(`${several.length} values added`);
+              add(several);
             }
           }}
         />
       </div>
+      {refused && (
+        <p role="alert" className="mt-1 text-sm text-clay">
+          {refused}
+        </p>
+      )}
       {props.completes && <Completed id={list} of={props.completes} typed={typing} />}
       {covered > 0 && (
         <button

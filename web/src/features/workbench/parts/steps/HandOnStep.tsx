@@ -4,7 +4,7 @@ import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { Menu } from '../../../../ui/Menu';
 import { useAddressBook } from '../../../addressbook';
-import { ValueChips, withValues } from '../../../criteria';
+import { addressFault, ValueChips, withValues } from '../../../criteria';
 import type { Step } from '../../model';
 import { AsReceived } from './AsReceived';
 import { ForwardFields } from './ForwardFields';
@@ -49,8 +49,9 @@ export function HandOnStep({ step, around, onChange }: Props) {
         isWords={false}
         hint="a colleague’s address …"
         onTyping={setTyping}
-        onAdd={(more) => {
-          setTyping('');
+        fault={addressFault}
+        onAdd={(more, left) => {
+          setTyping(left);
           add(more);
         }}
         onRemove={(gone) => onChange({ ...step, to: step.to.filter((_, i) => !gone.includes(i)) })}

@@ -3,7 +3,7 @@ import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { TextArea, TextField } from '../../../../ui/Field';
-import { ValueChips, withValues } from '../../../criteria';
+import { addressFault, ValueChips, withValues } from '../../../criteria';
 import { useTemplates } from '../../../templates';
 import type { AnswerOf, Step } from '../../model';
 import { AliasTest } from './AliasTest';
@@ -219,8 +219,9 @@ function Addresses({ label, hint, values, onChange }: AddressesProps) {
       isWords={false}
       hint={hint}
       onTyping={setTyping}
-      onAdd={(more) => {
-        setTyping('');
+      fault={addressFault}
+      onAdd={(more, left) => {
+        setTyping(left);
         onChange(withValues(values, more));
       }}
       onRemove={(gone) => onChange(values.filter((_, i) => !gone.includes(i)))}

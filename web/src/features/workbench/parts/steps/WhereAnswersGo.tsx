@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { withMember } from '../../../../lib/members';
 import { Choice } from '../../../../ui/Choice';
 import { TextField } from '../../../../ui/Field';
-import { ValueChips, withValues } from '../../../criteria';
+import { addressFault, ValueChips, withValues } from '../../../criteria';
 import type { AnswerOf, Step } from '../../model';
 
 type To = NonNullable<AnswerOf['answersTo']>;
@@ -59,8 +59,9 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
             isWords={false}
             hint="the form’s sender address …"
             onTyping={setTyping}
-            onAdd={(more) => {
-              setTyping('');
+            fault={addressFault}
+            onAdd={(more, left) => {
+              setTyping(left);
               set({ ...inText, forms: withValues(inText.forms ?? [], more) });
             }}
             onRemove={(gone) =>
