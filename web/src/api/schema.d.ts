@@ -1838,6 +1838,7 @@ export interface components {
             attempts: number;
             because?: components["schemas"]["Statement"];
             done: components["schemas"]["Statement"];
+            hasMail: boolean;
             /** Format: uuid */
             id: string;
             /** @enum {string} */

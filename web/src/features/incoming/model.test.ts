@@ -13,6 +13,7 @@ const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
   done: said('redirected to education@ostrel-gardens.example'),
   recipient: '',
   state: 'SENT',
+  hasMail: true,
   attempts: 1,
   plannedAt: '2026-03-29T10:00:00Z',
   acts: [],

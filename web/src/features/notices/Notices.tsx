@@ -19,7 +19,7 @@ export function Notices() {
     <section
       aria-label="Notices"
       aria-live="polite"
-      className="fixed right-3 bottom-3 z-30 grid w-80 max-w-[94vw] grid-cols-[minmax(0,1fr)] gap-2"
+      className="fixed right-3 bottom-20 z-30 grid w-80 max-w-[94vw] grid-cols-[minmax(0,1fr)] gap-2"
     >
       {mailboxes.map((one) => (
         <NoticesOf key={one.id} mailbox={one.id} address={mailboxes.length > 1 ? one.address : undefined} />

@@ -16,6 +16,8 @@ export interface Around {
   listed: string[];
   /** Messages it picks, the newest first. */
   picked: number[];
+  /** Whether the rule moves the message out of the inbox by another action. */
+  moves: boolean;
   /** How many it picks in the evidence period. */
   matches: number | undefined;
 }
@@ -34,9 +36,12 @@ export function aroundOf(
     senders: addresses(draft.picksOut, ['sender']),
     listed: values(draft.picksOut, (test) => !isAddress(test) || test.part !== 'sender'),
     picked: evidence?.rows.map((row) => row.id) ?? [],
+    moves: draft.does.some((step) => MOVING.includes(step.do)),
     matches: evidence?.counts.picked,
   };
 }
+
+const MOVING: string[] = ['file', 'archive', 'trash', 'delete'];
 
 function addresses(items: Item[], parts: string[]): string[] {
   return values(items, (test) => isAddress(test) && parts.includes(test.part));

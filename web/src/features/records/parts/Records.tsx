@@ -114,8 +114,6 @@ interface RowProps {
   onSent: () => void;
 }
 
-const LEAVING = ['FORWARD', 'REDIRECT', 'REPLY', 'ANSWER_COPY'];
-
 function Row({ record: { step, message }, busy, onAct, onSent }: RowProps) {
   const needsPerson = ['HELD', 'FAILED', 'UNCERTAIN'].includes(step.state);
   return (
@@ -146,9 +144,9 @@ function Row({ record: { step, message }, busy, onAct, onSent }: RowProps) {
         </span>
       </td>
       <td className="py-1.5 pr-4 text-right whitespace-nowrap">
-        {LEAVING.includes(step.kind) && step.recipient && step.state !== 'WITHHELD' && (
+        {step.hasMail && (
           <Button small look="quiet" onClick={onSent}>
-            the message as sent
+            {step.state === 'SENT' ? 'the message as sent' : 'the message as it would go out'}
           </Button>
         )}
         {step.acts.map((one) => (

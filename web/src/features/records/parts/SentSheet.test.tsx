@@ -17,6 +17,7 @@ const step: Schemas['StepView'] = {
   done: { code: 'REPLIED_TO', arguments: [], words: 'answered' },
   recipient: 'liv@birkhall-school.example',
   state: 'SENT',
+  hasMail: true,
   attempts: 1,
   plannedAt: '2026-11-26T10:00:00Z',
   settledAt: '2026-11-26T10:00:01Z',

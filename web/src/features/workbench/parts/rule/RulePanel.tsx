@@ -39,7 +39,7 @@ const NEW_STEPS: { text: string; step: Step }[] = [
   { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
   { text: 'move it to the archive folder', step: { do: 'archive' } },
   { text: 'move it out of junk', step: { do: 'out of junk' } },
-  { text: 'mark it', step: { do: 'mark', flags: ['\\Seen'] } },
+  { text: 'mark it', step: { do: 'mark', flags: [] } },
   { text: 'remind me', step: { do: 'remind', days: 3 } },
   { text: 'notify me', step: { do: 'notify', sound: 'drop' } },
   { text: 'keep it in the inbox, whatever else happens', step: { do: 'keep' } },

@@ -100,15 +100,19 @@ export function HandOnStep({ step, around, onChange }: Props) {
       <div className="mt-1.5 flex flex-wrap items-center gap-x-1.5">
         <span className="text-sm text-ink2">
           then the message{' '}
-          <Choice
-            label="the message afterwards"
-            value={step.leaves ? 'leaves' : 'stays'}
-            options={[
-              { value: 'stays', text: 'stays in the inbox' },
-              { value: 'leaves', text: 'moves to the trash after it is sent on' },
-            ]}
-            onChoose={(chosen) => onChange(withMember(step, 'leaves', chosen === 'leaves' || undefined))}
-          />
+          {around.moves ? (
+            'is moved by another action of this rule'
+          ) : (
+            <Choice
+              label="the message afterwards"
+              value={step.leaves ? 'leaves' : 'stays'}
+              options={[
+                { value: 'stays', text: 'stays in the inbox' },
+                { value: 'leaves', text: 'moves to the trash after it is sent on' },
+              ]}
+              onChoose={(chosen) => onChange(withMember(step, 'leaves', chosen === 'leaves' || undefined))}
+            />
+          )}
         </span>
         <Button small look="quiet" disabled={around.picked.length === 0} onClick={() => setSeeing(true)}>
           See what recipients see …

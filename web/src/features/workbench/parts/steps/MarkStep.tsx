@@ -91,6 +91,14 @@ export function MarkStep({ step, tagsInUse, onChange }: Props) {
   );
 }
 
+/** Mail servers keep tags without spaces (RFC 9051 §2.3.2). */
+function asTags(typed: string): string[] {
+  return typed
+    .split(',')
+    .map((tag) => tag.trim().replace(/\s+/g, '-'))
+    .filter(Boolean);
+}
+
 interface TagsProps {
   label: string;
   tags: string[];
@@ -100,19 +108,19 @@ interface TagsProps {
 
 function Tags({ label, tags, tagsInUse, onChange }: TagsProps) {
   const list = useId();
-  const [typed, setTyped] = useState(tags.join(' '));
+  const [typed, setTyped] = useState(tags.join(', '));
   return (
     <div className="flex min-w-0 flex-wrap items-center gap-1.5">
       <label className="flex min-w-0 grow items-center gap-1.5 text-sm text-ink2">
         {label}
         <input
           className="h-7 min-w-0 grow rounded border border-line2 bg-sheet px-1.5 text-ink"
-          placeholder="letters, digits, - and _"
+          placeholder="separated by commas"
           list={list}
           value={typed}
           onChange={(e) => {
             setTyped(e.target.value);
-            onChange(e.target.value.split(' ').filter(Boolean));
+            onChange(asTags(e.target.value));
           }}
         />
       </label>

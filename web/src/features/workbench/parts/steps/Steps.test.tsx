@@ -18,6 +18,7 @@ const around: Around = {
   senders: [],
   listed: [],
   picked: [7, 6],
+  moves: false,
   matches: 42,
 };
 
@@ -241,8 +242,8 @@ test('marks are set or removed, never both', () => {
   expect(steps.at(-1)).toMatchObject({ flags: [], remove: ['\\Seen'] });
   const on = screen.getByRole('group', { name: 'set marks' });
   fireEvent.click(within(on).getByRole('button', { name: 'important' }));
-  fireEvent.change(screen.getByLabelText('tags to set'), { target: { value: 'school later' } });
-  expect(steps.at(-1)).toMatchObject({ tags: ['school', 'later', '$Important'], remove: ['\\Seen'] });
+  fireEvent.change(screen.getByLabelText('tags to set'), { target: { value: 'school, look later' } });
+  expect(steps.at(-1)).toMatchObject({ tags: ['school', 'look-later', '$Important'], remove: ['\\Seen'] });
 });
 
 test.each([

@@ -37,7 +37,7 @@ final class Bench implements AutoCloseable {
 
     private static final String PASSWORD = System.getenv().getOrDefault("JUBEK_TEST_DATABASE_PASSWORD", "");
 
-    private static final Duration PATIENCE = Duration.ofSeconds(40);
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     final PostOffice.Settings settings;
     final Path folder;

@@ -31,7 +31,7 @@ final class Node implements AutoCloseable {
 
     private static final String MAIN = "app.jubek.server.JubekApplication";
 
-    private static final Duration PATIENCE = Duration.ofSeconds(40);
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -89,7 +89,7 @@ final class Node implements AutoCloseable {
     }
 
     Node ready() {
-        long end = System.nanoTime() + Duration.ofSeconds(90).toNanos();
+        long end = System.nanoTime() + Duration.ofMinutes(4).toNanos();
         while (!isReady()) {
             if (System.nanoTime() > end || !process.isAlive()) {
                 throw new IllegalStateException("the server did not start:\n" + log());

@@ -288,6 +288,7 @@ public class Outbox {
                 StepDetail.statement(step),
                 step.recipient(),
                 step.state(),
+                step.hasMail(),
                 step.because(),
                 step.advice().map(Advice::with),
                 step.attempts(),

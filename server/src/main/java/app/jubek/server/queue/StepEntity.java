@@ -157,6 +157,11 @@ class StepEntity {
         return mailboxId;
     }
 
+    /** What is withheld leaves no bytes behind. */
+    boolean hasMail() {
+        return outgoingId != null && state != StepState.WITHHELD;
+    }
+
     long messageId() {
         return messageId;
     }

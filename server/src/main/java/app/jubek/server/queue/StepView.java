@@ -11,6 +11,7 @@ import java.util.UUID;
  * One step as screens show it.
  *
  * @param done what it does, as a participle
+ * @param hasMail whether the message that left, or that would, can be looked at
  * @param because why it is where it is, where there is something to say
  * @param advice what a person can do about it
  * @param acts what a person may do with it now
@@ -25,6 +26,7 @@ public record StepView(
         Statement done,
         String recipient,
         StepState state,
+        boolean hasMail,
         Optional<Statement> because,
         Optional<Statement> advice,
         int attempts,
