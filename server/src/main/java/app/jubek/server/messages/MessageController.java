@@ -1,9 +1,9 @@
 package app.jubek.server.messages;
 
+import app.jubek.core.criteria.Trait;
 import app.jubek.core.message.Attachment;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
-import app.jubek.core.criteria.Trait;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.intake.MessageLine;
