@@ -41,7 +41,7 @@ class LiveEvidenceRun extends Journey {
                 await new Promise((next) => setTimeout(next, 20));
                 past = await (await fetch(at)).json();
               }
-              return [performance.now() - began, past.window];
+              return [performance.now() - began, past.messages];
             }""";
 
     private static final String ASKED = """
@@ -57,7 +57,7 @@ class LiveEvidenceRun extends Journey {
     void waits() {
         page.evaluate("() => localStorage.setItem('jubek.evidence-days', '180')");
         Object rules = page.evaluate(MORE_RULES);
-        say("rules: %s; mail is loaded and the window has: %s", rules, page.evaluate(FIRST_LOAD));
+        say("rules: %s; past mail is loaded (ms, messages): %s", rules, page.evaluate(FIRST_LOAD));
         say("kinds, not asked before: %s ms", page.evaluate(ASKED, "/recurring-mail?days=180"));
         say("kinds again: %s ms", page.evaluate(ASKED, "/recurring-mail?days=180"));
         EditTimes times = new EditTimes(page);
