@@ -25,6 +25,20 @@ public sealed interface Criterion permits SimpleCriterion, Group, Everything, No
                 : List.of();
     }
 
+    /** The same with another criterion wherever one stands in it. */
+    default Criterion replacing(Criterion old, Criterion now) {
+        if (equals(old)) {
+            return now;
+        }
+        return this instanceof Group group
+                ? new Group(
+                        group.how(),
+                        group.criteria().stream()
+                                .map(inner -> inner.replacing(old, now))
+                                .toList())
+                : this;
+    }
+
     /** A clause that can follow the word "mail": "from anyone at birkhall-school.example". */
     Statement statement();
 }

@@ -112,20 +112,7 @@ final class FromWords {
         Criterion changed = others.isEmpty()
                 ? word
                 : new Group(Group.Quantifier.ANY, List.of(new TextCriterion(test.part(), others, false), word));
-        return Books.with(book, rule, r -> Books.picking(r, replaced(r.picksOut(), test, changed)));
-    }
-
-    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
-        if (in.equals(old)) {
-            return now;
-        }
-        return in instanceof Group group
-                ? new Group(
-                        group.how(),
-                        group.criteria().stream()
-                                .map(c -> replaced(c, old, now))
-                                .toList())
-                : in;
+        return Books.with(book, rule, r -> Books.picking(r, r.picksOut().replacing(test, changed)));
     }
 
     private void denied(Rule rule, TextCriterion test, String phrase) {

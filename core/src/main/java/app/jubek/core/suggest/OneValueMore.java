@@ -2,7 +2,6 @@ package app.jubek.core.suggest;
 
 import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.matching.Value;
@@ -18,7 +17,7 @@ final class OneValueMore {
      * @param to the one inside that gets it; it looks for addresses or words
      */
     static Criterion in(Criterion whole, SimpleCriterion to, String value) {
-        return replaced(whole, to, with(to, value));
+        return whole.replacing(to, with(to, value));
     }
 
     private static SimpleCriterion with(SimpleCriterion test, String value) {
@@ -31,18 +30,5 @@ final class OneValueMore {
         List<Value> values = Stream.concat(words.values().stream(), Stream.of(Value.phrase(value)))
                 .toList();
         return new TextCriterion(words.part(), values, false);
-    }
-
-    private static Criterion replaced(Criterion in, Criterion old, Criterion now) {
-        if (in == old) {
-            return now;
-        }
-        return in instanceof Group group
-                ? new Group(
-                        group.how(),
-                        group.criteria().stream()
-                                .map(c -> replaced(c, old, now))
-                                .toList())
-                : in;
     }
 }
