@@ -2,6 +2,8 @@ package app.jubek.server.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.wording.Wording;
+import app.jubek.formats.statement.StatementJson;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -52,25 +54,63 @@ class OldDatabaseTest extends app.jubek.server.ServerContext {
         }
     }
 
-    @Test
-    void sentencesBecomeCodesAndNothingStoredIsLost() throws SQLException {
+    private interface Work {
+        void on(Statement in) throws SQLException;
+    }
+
+    private void migrate(String target) {
         Flyway.configure()
                 .dataSource(database)
                 .schemas("old")
-                .target("9")
+                .target(target)
                 .load()
                 .migrate();
+    }
+
+    /** On a database of version 9, which is brought up to date in between. */
+    private void brought(Work then) throws SQLException {
+        migrate("9");
         try (Connection connection = database.getConnection();
                 Statement in = connection.createStatement()) {
             in.execute("set search_path to old");
             try {
                 in.execute(OLD);
-                Flyway.configure().dataSource(database).schemas("old").load().migrate();
-                readsAsBefore(in);
+                then.on(in);
             } finally {
                 in.execute("drop schema old cascade; reset search_path");
             }
         }
+    }
+
+    @Test
+    void sentencesBecomeCodesAndNothingStoredIsLost() throws SQLException {
+        brought(in -> {
+            migrate("latest");
+            readsAsBefore(in);
+        });
+    }
+
+    @Test
+    void whyARuleWasRestingIsToldByItsDays() throws SQLException {
+        brought(in -> {
+            migrate("11");
+            in.execute("""
+                    update message set decision = '{"bookVersion": 1, "staysInInbox": true, "rules": [
+                      {"outcome": {"code": "OUTCOME_RESTING", "arguments": [
+                        {"code": "FROM", "arguments": [{"code": "HOURS_ALWAYS"}, "2026-12-01"]}]}},
+                      {"outcome": {"code": "OUTCOME_RESTING", "arguments": [
+                        {"code": "FROM_UNTIL", "arguments": [{"code": "HOURS_INSIDE"}, "2026-12-01", "2027-01-07"]}]}}]}'
+                    """);
+            migrate("latest");
+            assertThat(restingIn(in, 0)).endsWith("it is active from 1 December 2026");
+            assertThat(restingIn(in, 1))
+                    .endsWith("it is active inside opening hours from 1 December 2026 to 7 January 2027");
+        });
+    }
+
+    private static String restingIn(Statement in, int line) throws SQLException {
+        String outcome = one(in, "select decision -> 'rules' -> " + line + " -> 'outcome' from message");
+        return Wording.english().of(StatementJson.read(outcome));
     }
 
     private static void readsAsBefore(Statement in) throws SQLException {
