@@ -22,6 +22,15 @@ export default tseslint.config(
     },
   },
   {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/**/*.test.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowNever: true }],
+    },
+  },
+  {
     files: ['src/lib/**'],
     rules: forbid([{ group: ['**/ui/**', '**/api/**', '**/features/**', '**/app/**'] }]),
   },

@@ -52,6 +52,7 @@ test('a criterion in a few words', () => {
 test('what is no address or domain says what would be', () => {
   const test = (how: 'is' | 'at domain', values: string[]) => ({ part: 'sender' as const, how, values });
   expect(valueFault(test('is', []), 'birkhall.example')).toBeUndefined();
+  expect(valueFault(test('is', []), 'alarm@pump-house')).toBeUndefined();
   expect(valueFault(test('at domain', ['a.example']), 'liv@birkhall.example')).toContain(
     'Domains are compared',
   );

@@ -212,8 +212,9 @@ function isWhole(test: ValuedTest, typed: string): boolean {
   return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
 }
 
-const ADDRESS = /^[^@\s]+@[^@\s.]+(\.[^@\s.]+)+$/;
-const DOMAIN = /^@?[^@\s.]+(\.[^@\s.]+)+$/;
+/** Machines within the house may have a name without a dot. */
+const ADDRESS = /^[^@\s]+@[^@\s]+$/;
+const DOMAIN = /^(@[^@\s]+|[^@\s.]+(\.[^@\s.]+)+)$/;
 
 /** Why a value is no address, told where it is typed. */
 export function addressFault(value: string): string | undefined {
@@ -265,7 +266,7 @@ export function added(test: ValuedTest, more: string[]): ValuedTest {
   if (!isAddress(test) || test.values.length > 0) {
     return { ...test, values };
   }
-  const whole = more.some((value) => /^[^@\s]+@[^@\s]+$/.test(value));
+  const whole = more.some((value) => ADDRESS.test(value));
   return { ...test, how: whole ? 'is' : test.how === 'is' ? 'at domain or below' : test.how, values };
 }
 

@@ -4,10 +4,9 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Schemas } from '../../../api/client';
+import { said } from '../../../test/said';
 import { CurrentMailbox } from '../../mailbox';
 import { MessageSheet } from './MessageSheet';
-
-const said = (words: string) => ({ code: 'X', arguments: [], words });
 
 const message: Schemas['MessageDetails'] = {
   line: {
