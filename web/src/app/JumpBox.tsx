@@ -1,6 +1,6 @@
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { problemText } from '../api/problem';
 import { setEvidenceDays, useDone, WINDOWS } from '../features/mailbox';
@@ -18,7 +18,7 @@ const ITEM =
 export function JumpBox({ demo }: { demo: boolean }) {
   const [open, setOpen] = useState(false);
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
       const inEditor = event.target instanceof HTMLElement && event.target.isContentEditable;
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k' && !inEditor) {
         event.preventDefault();
@@ -52,6 +52,8 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
   const [typed, setTyped] = useState('');
   const found = useFound(typed);
   const book = useRuleBook();
+  const looking = found.looking || book.isPending;
+  const enter = useEnterAhead(typed, looking);
   const navigate = useNavigate();
   const go = (path: string) => {
     onDone();
@@ -60,7 +62,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
   const rules = book.data?.document.rules ?? [];
   const places = demo ? [...PLACES.flat(), OUTSIDE] : PLACES.flat();
   return (
-    <Command label="Jump to" filter={hasAllWords}>
+    <Command label="Jump to" filter={hasAllWords} {...enter}>
       <Command.Input
         value={typed}
         onValueChange={setTyped}
@@ -69,7 +71,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
       />
       <Command.List className="max-h-96 overflow-auto pb-2">
         <Command.Empty className="px-3 py-3 text-ink2">
-          {found.isFetching ? 'looking …' : 'Nothing found.'}
+          {looking ? 'looking …' : 'Nothing found.'}
         </Command.Empty>
         <Named heading="Places">
           {places.map((place) => (
@@ -89,7 +91,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
         {typed.trim().length > 1 && (
           <>
             <Named heading="People">
-              {found.data?.people.map((one) => (
+              {found.people?.map((one) => (
                 <Jump
                   key={one.value}
                   value={`${typed} from ${one.value}`}
@@ -101,7 +103,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
               ))}
             </Named>
             <Named heading="Messages">
-              {found.data?.messages.map((message) => (
+              {found.messages?.map((message) => (
                 <Jump
                   key={message.id}
                   value={`${typed} message ${message.id}`}
@@ -117,6 +119,28 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
       </Command.List>
     </Command>
   );
+}
+
+/** Enter pressed before anything has arrived goes to the first that does, unless more is typed meanwhile. */
+function useEnterAhead(typed: string, looking: boolean) {
+  const [selected, setSelected] = useState('');
+  const [entered, setEntered] = useState<string>();
+  const list = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (entered === typed && selected !== '') {
+      list.current?.querySelector<HTMLElement>('[role=option][aria-selected=true]')?.click();
+    }
+  }, [entered, typed, selected]);
+  return {
+    ref: list,
+    value: selected,
+    onValueChange: setSelected,
+    onKeyDown: (event: KeyboardEvent<HTMLDivElement>) => {
+      if (event.key === 'Enter' && looking && selected === '') {
+        setEntered(typed);
+      }
+    },
+  };
 }
 
 /** What is typed is looked for word by word, as it stands. */

@@ -17,7 +17,7 @@ export function useFound(typed: string) {
     const timer = setTimeout(() => setWords(typed.trim()), PAUSE);
     return () => clearTimeout(timer);
   }, [typed]);
-  return useQuery({
+  const query = useQuery({
     queryKey: keys.found(mailbox, days, words),
     enabled: words.length >= FEWEST_LETTERS,
     placeholderData: keepPreviousData,
@@ -41,4 +41,6 @@ export function useFound(typed: string) {
       return { messages: page.lines.map((line) => line.message), people: people.completions };
     },
   });
+  const pausing = words !== typed.trim();
+  return { messages: query.data?.messages, people: query.data?.people, looking: pausing || query.isFetching };
 }

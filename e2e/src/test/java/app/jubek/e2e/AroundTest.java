@@ -8,11 +8,13 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 
@@ -112,6 +114,19 @@ class AroundTest extends Journey {
         assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");
         page.keyboard().press("F6");
         assertThat(page.locator(":focus")).not().hasCount(0);
+    }
+
+    @Test
+    void enterPressedBeforeTheRulesAreThereGoesToTheRuleWhenTheyAre() {
+        CompletableFuture<Route> held = new CompletableFuture<>();
+        page.route("**/rule-book", held::complete);
+        page.navigate(Demo.ADDRESS + "/address-book");
+        page.keyboard().press("Control+k");
+        page.keyboard().type("photo perm");
+        page.keyboard().press("Enter");
+        page.waitForCondition(held::isDone);
+        held.join().resume();
+        assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");
     }
 
     @Test
