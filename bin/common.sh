@@ -59,7 +59,7 @@ build() {
   if [[ -f $mark && -f $ROOT/server/target/app/jubek-server-$VERSION-exec.jar ]] &&
     [[ -z $(find "$ROOT" \( -name target -o -name node_modules -o -name .git -o -name .local \) -prune -o \
       \( -name '*.java' -o -name '*.ts' -o -name '*.tsx' -o -name '*.css' -o -name '*.sql' -o -name '*.yaml' \
-      -o -name '*.json' -o -name '*.properties' -o -name 'pom.xml' -o -name '*.html' \) -not -name schema.d.ts -newer "$mark" -print -quit) ]]; then
+      -o -name '*.json' -o -name '*.properties' -o -path '*/docs/guide.md' -o -name 'pom.xml' -o -name '*.html' \) -not -name schema.d.ts -newer "$mark" -print -quit) ]]; then
     return 0
   fi
   say "building (a few minutes the first time)"

@@ -6,6 +6,6 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: 'target/classes/static', emptyOutDir: true },
-  server: { proxy: { '/api': 'http://127.0.0.1:8480' } },
+  server: { fs: { allow: ['..'] }, proxy: { '/api': 'http://127.0.0.1:8480' } },
   test: { environment: 'happy-dom' },
 });

@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outside/traffic": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["traffic"];
+        put: operations["changeTraffic"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/write": {
         parameters: {
             query?: never;
@@ -1134,11 +1150,8 @@ export interface components {
             /** Format: int32 */
             came: number;
             done: components["schemas"]["DoneCount"][];
-            /** Format: date-time */
-            lastVisit?: string;
+            lastVisit?: components["schemas"]["LastVisit"];
             reminders: components["schemas"]["ReminderView"][];
-            /** Format: date-time */
-            since: string;
         };
         Difference: {
             /** Format: int32 */
@@ -1378,6 +1391,12 @@ export interface components {
             textual?: boolean;
             valueNode?: boolean;
         };
+        LastVisit: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            came: number;
+        };
         Letter: {
             flagged: boolean;
             folder: string;
@@ -1524,6 +1543,11 @@ export interface components {
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
+        };
+        Pace: {
+            /** Format: int32 */
+            everySeconds: number;
+            paused: boolean;
         };
         PasswordChange: {
             current: string;
@@ -1854,6 +1878,7 @@ export interface components {
             ruleVersion: number;
             /** Format: date-time */
             settledAt?: string;
+            source?: string;
             /** @enum {string} */
             state: "PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE";
         };
@@ -1960,6 +1985,15 @@ export interface components {
             values: string[];
             /** @description is, begins and ends look at the subject without its reply and forward prefixes, unless this is true. */
             withPrefixes?: boolean;
+        };
+        Traffic: {
+            /** Format: int32 */
+            delivered: number;
+            /** Format: int32 */
+            everySeconds: number;
+            paused: boolean;
+            /** Format: int32 */
+            weekLeft: number;
         };
         /** @description sent by: person, automatic reply, automatic notice, list, bulk, bounce, calendar. relationship: conversation, written to me, to me alone, known. group: a group of the address book. */
         TraitCriterion: {
@@ -3565,6 +3599,50 @@ export interface operations {
                 };
                 content: {
                     "text/plain": string;
+                };
+            };
+        };
+    };
+    traffic: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Traffic"];
+                };
+            };
+        };
+    };
+    changeTraffic: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pace"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Traffic"];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
-import { Outlet, useMatch } from 'react-router';
+import { Outlet, useLocation, useMatch } from 'react-router';
 import { Done, type DoneLine } from '../features/mailbox';
+import { Boundary } from '../ui/Boundary';
 import { useRegions } from '../ui/regions';
 import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
@@ -8,6 +9,7 @@ import { TopStrip } from './TopStrip';
 /** The frame: the strip on top, the places on the left, the current place. */
 export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: number }) {
   const [line, setLine] = useState<DoneLine>();
+  const { pathname } = useLocation();
   const inWorkbench = useMatch('/rules/:rule') !== null;
   const done = useMemo(() => ({ line, tell: setLine }), [line]);
   useRegions();
@@ -18,7 +20,9 @@ export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: n
         <div className="flex min-h-0 grow">
           <Places demo={demo} folded={inWorkbench} />
           <main className="min-h-0 min-w-0 grow">
-            <Outlet />
+            <Boundary key={inWorkbench ? 'workbench' : pathname.split('/')[1]}>
+              <Outlet />
+            </Boundary>
           </main>
         </div>
         <PlacesBelow demo={demo} />

@@ -17,6 +17,7 @@ import {
 import { Account, useSignOut } from '../features/session';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
+import { Guide } from './Guide';
 import { JumpBox } from './JumpBox';
 import { MailboxChip } from './MailboxChip';
 
@@ -60,6 +61,7 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
             {watching.text}
           </span>
         )}
+        <Guide />
         <Menu
           trigger={
             <button

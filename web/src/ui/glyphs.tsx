@@ -155,18 +155,6 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
   },
 };
 
-const SAME_PICTURE: Record<string, Happening> = {
-  KEEP: 'MARK',
-  'LOOK BY': 'MARK',
-  'OUT OF JUNK': 'OUT_OF_JUNK',
-};
-
-/** The picture of a step as rules name it. */
-export function happeningOf(step: string): Happening {
-  const name = step.toUpperCase();
-  return SAME_PICTURE[name] ?? (name as Happening);
-}
-
 /** What happens to a message, as a small picture; the word always stands beside it. */
 export function Glyph({ of }: { of: Happening }) {
   const shape = SHAPES[of];

@@ -58,3 +58,19 @@ export function useMoveClock() {
     onSuccess: (clock) => queries.setQueryData(keys.outside('clock'), clock),
   });
 }
+
+/** What comes in by itself, and how quickly. */
+export function useTraffic() {
+  return useQuery({
+    queryKey: keys.outside('traffic'),
+    queryFn: () => unwrap(api.GET('/api/outside/traffic')),
+  });
+}
+
+export function useChangeTraffic() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (pace: Schemas['Pace']) => unwrap(api.PUT('/api/outside/traffic', { body: pace })),
+    onSuccess: (traffic) => queries.setQueryData(keys.outside('traffic'), traffic),
+  });
+}

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { moved, stream, switched, type Rule } from './model';
+import { happenings, moved, stream, switched, type Rule } from './model';
 
 const rule = (id: string, more: Partial<Rule> = {}): Rule => ({
   id,
@@ -44,4 +44,9 @@ test('the stream narrows only where a rule that is on ends the run', () => {
 
 test('the switch of one rule leaves the others as they are', () => {
   expect(switched([rule('a'), rule('b')], 'b', false).map((r) => r.on)).toEqual([true, false]);
+});
+
+test('a rule shows the picture of each of its steps once', () => {
+  const does: Rule['does'] = [{ do: 'remind', days: 3 }, { do: 'keep' }, { do: 'reply', text: 'hello' }];
+  expect(happenings(rule('a', { does }))).toEqual(['MARK', 'REPLY']);
 });

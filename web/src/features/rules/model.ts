@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { happeningOf, type Happening } from '../../ui/glyphs';
+import type { Happening } from '../../ui/glyphs';
 
 export type Rule = Schemas['Rule'];
 export type RuleBook = Schemas['RuleBook'];
@@ -72,9 +72,31 @@ export function templatesOf(rule: Rule): string[] {
   return rule.does.flatMap((step) => (step.do === 'reply' && step.template ? [step.template] : []));
 }
 
+/** A step that has no picture does not compile. */
+const PICTURES: Record<Rule['does'][number]['do'], Happening> = {
+  forward: 'FORWARD',
+  redirect: 'REDIRECT',
+  reply: 'REPLY',
+  file: 'FILE',
+  mark: 'MARK',
+  remind: 'MARK',
+  copy: 'COPY',
+  'out of junk': 'OUT_OF_JUNK',
+  archive: 'ARCHIVE',
+  trash: 'TRASH',
+  delete: 'DELETE',
+  keep: 'MARK',
+  notify: 'NOTIFY',
+};
+
+/** The picture of a step of a rule. */
+export function happeningOf(step: Rule['does'][number]): Happening {
+  return PICTURES[step.do];
+}
+
 /** The kinds of step of a rule, each once, in order. */
 export function happenings(rule: Rule): Happening[] {
-  const kinds = rule.does.map((step) => happeningOf(step.do));
+  const kinds = rule.does.map(happeningOf);
   return [...new Set(kinds)];
 }
 

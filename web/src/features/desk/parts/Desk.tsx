@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { problemText } from '../../../api/problem';
 import { dayAndTime } from '../../../lib/dates';
-import { counted } from '../../../lib/numbers';
+import { count, counted } from '../../../lib/numbers';
 import { Glyph } from '../../../ui/glyphs';
 import { Loading, Trouble } from '../../../ui/States';
 import { doneLines } from '../model';
@@ -23,15 +23,17 @@ export function Desk() {
       </div>
     );
   }
-  const { lastVisit, since, came, done } = desk.data;
+  const { lastVisit, came, done } = desk.data;
   return (
     <section data-region aria-label="Desk" className="h-full overflow-auto px-4 py-3.5">
       <h1 className="text-lg font-bold">Desk</h1>
       <p className="mt-1 text-ink2">
-        {lastVisit ? `Since your last visit, ${dayAndTime(since)}` : 'In the last 7 days'}:{' '}
+        In the last 7 days:{' '}
         <Link className="font-semibold text-ink hover:underline" to="/incoming?view=messages">
           {counted(came, 'message')} came in
         </Link>
+        {lastVisit &&
+          ` · ${lastVisit.came === 0 ? 'none' : count(lastVisit.came)} since your last visit, ${dayAndTime(lastVisit.at)}`}
       </p>
       <ul aria-label="What was done" className="mt-1.5 flex flex-wrap gap-x-4 gap-y-1">
         {doneLines(done).map(({ kind, words }) => (

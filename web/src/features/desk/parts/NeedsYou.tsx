@@ -94,7 +94,9 @@ export function NeedsYou() {
             <Link className="block truncate font-semibold hover:underline" to={`/incoming/${message.id}`}>
               <bdi>{message.subject || '(no subject)'}</bdi>
             </Link>
-            <span className="block text-sm">reminder {byWhen(day, new Date())}</span>
+            <span className="block text-sm">
+              from <bdi>{message.sender}</bdi> · reminder {byWhen(day, new Date())}
+            </span>
           </li>
         ))}
         {changes.map(({ rule, words }) => (

@@ -112,7 +112,12 @@ function WhatHappened({ view }: { view: Schemas['MessageDetails'] }) {
             <Glyph of={step.kind} />
             <span>
               {doneInWords(step)} by “{step.ruleName}” — <b>{stateInWords(step.state)}</b>
-              {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
+              {step.because && (
+                <span className="block text-sm text-ink2">
+                  {step.because.words}
+                  {step.source && ` (${step.source})`}
+                </span>
+              )}
               {step.advice && <span className="block text-sm">{step.advice.words}</span>}
             </span>
           </li>

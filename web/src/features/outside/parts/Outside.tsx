@@ -6,6 +6,7 @@ import { Empty, Loading, Trouble } from '../../../ui/States';
 import { Sheet } from '../../../ui/Sheet';
 import { useBoxes, useLetters, useRaw, type LetterAt } from '../queries';
 import { DemoClock } from './DemoClock';
+import { IncomingTraffic } from './IncomingTraffic';
 import { WriteLetter } from './WriteLetter';
 
 const OWN = '@ostrel-gardens.example';
@@ -25,6 +26,7 @@ export function Outside() {
         <span className="grow text-sm text-ink2">
           A simulation: invented people and mailboxes on this machine. Nothing leaves it.
         </span>
+        <IncomingTraffic />
         <DemoClock />
       </div>
       {boxes.isError && (

@@ -3,10 +3,10 @@ import { folderInWords } from '../../../lib/folders';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
-import { Glyph, happeningOf } from '../../../ui/glyphs';
+import { Glyph } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
 import type { Schemas } from '../../../api/client';
-import { sendersOf, type Rule } from '../model';
+import { happeningOf, sendersOf, type Rule } from '../model';
 import { usedInWords, type RuleUse } from '../use';
 import { CopyFor } from './CopyFor';
 import { Findings } from './Findings';
@@ -76,7 +76,7 @@ export function RuleAside({
       <ul>
         {rule.does.map((step, i) => (
           <li key={i} className="flex items-start gap-2 border-t border-line py-1.5">
-            <Glyph of={happeningOf(step.do)} />
+            <Glyph of={happeningOf(step)} />
             <span>{stepInWords(step, templates)}</span>
           </li>
         ))}

@@ -74,7 +74,7 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
         })}
       </ul>
       {(!picture || chosen.length === 0) && (
-        <div className="mt-1 flex gap-2">
+        <div className="mt-1 flex flex-wrap gap-2">
           <Button small disabled={put.isPending} onClick={() => ask(undefined)}>
             {put.isPending ? 'adding …' : picture ? 'Add a picture …' : 'Add a document …'}
           </Button>

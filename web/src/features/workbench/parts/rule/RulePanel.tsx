@@ -6,7 +6,8 @@ import type { Schemas } from '../../../../api/client';
 import { counted } from '../../../../lib/numbers';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
-import { Glyph, happeningOf } from '../../../../ui/glyphs';
+import { happeningOf } from '../../../rules';
+import { Glyph } from '../../../../ui/glyphs';
 import { Menu } from '../../../../ui/Menu';
 import { Question } from '../../../../ui/Question';
 import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../../criteria';
@@ -256,7 +257,7 @@ function DoesInBrief({ does }: { does: Step[] }) {
       {does.map((step, i) => (
         <span key={i} className="inline-flex items-center gap-1">
           {i > 0 && 'then '}
-          <Glyph of={happeningOf(step.do)} /> {stepInBrief(step)}
+          <Glyph of={happeningOf(step)} /> {stepInBrief(step)}
         </span>
       ))}
     </span>

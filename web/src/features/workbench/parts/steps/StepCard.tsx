@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
-import { Glyph, happeningOf } from '../../../../ui/glyphs';
+import { happeningOf } from '../../../rules';
+import { Glyph } from '../../../../ui/glyphs';
 import { Choice } from '../../../../ui/Choice';
 import type { Around } from '../../around';
 import type { Step } from '../../model';
@@ -38,7 +39,7 @@ export function StepCard({ step, around, onChange, onRemove }: Props) {
   return (
     <div role="group" aria-labelledby={title} className="mb-2 rounded-md border border-line px-2.5 py-2">
       <div className="flex items-center gap-2">
-        <Glyph of={happeningOf(step.do)} />
+        <Glyph of={happeningOf(step)} />
         <span id={title} className="grow font-semibold">
           {NAMES[step.do]}
         </span>

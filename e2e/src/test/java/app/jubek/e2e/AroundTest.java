@@ -121,9 +121,10 @@ class AroundTest extends Journey {
         CompletableFuture<Route> held = new CompletableFuture<>();
         page.route("**/rule-book", held::complete);
         page.navigate(Demo.ADDRESS + "/address-book");
-        page.keyboard().press("Control+k");
-        page.keyboard().type("photo perm");
-        page.keyboard().press("Enter");
+        page.getByText("Jump to …").click();
+        Locator box = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Jump to"));
+        box.pressSequentially("photo perm");
+        box.press("Enter");
         page.waitForCondition(held::isDone);
         held.join().resume();
         assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");

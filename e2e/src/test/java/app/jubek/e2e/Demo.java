@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
-/** The demo as a newcomer starts it, once for all journeys, on ports of its own and from empty. */
+/**
+ * The demo once for all journeys, on ports of its own and from empty. Nothing comes in by itself, so that journeys find
+ * what they did alone; for pictures it is the demo as a newcomer starts it.
+ */
 final class Demo {
     static final String ADDRESS = "http://127.0.0.1:8580";
 
@@ -35,6 +38,9 @@ final class Demo {
                         root.resolve(".pg/e2e").toString(),
                         "JUBEK_DEMO_DATA",
                         root.resolve(".local/e2e").toString()));
+        if (System.getenv("JUBEK_PICTURES") == null) {
+            builder.environment().put("JUBEK_DEMO_STILL", "yes");
+        }
         try {
             Process process = builder.start();
             Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(process)));

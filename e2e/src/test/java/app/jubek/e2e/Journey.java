@@ -73,6 +73,7 @@ abstract class Journey {
 
     @AfterEach
     void leave() {
+        assertThat(page.getByText("This place can’t be shown")).hasCount(0);
         context.close();
     }
 

@@ -223,7 +223,7 @@ class EvidenceApiTest extends ServerTest {
     }
 
     @Test
-    void theDeskCountsFromTheLastLookAndARuleSaysHowOftenItActed() {
+    void theDeskKeepsItsWeekAndSaysWhatIsNewAndARuleSaysHowOftenItActed() {
         rules(rule("counted", "counted now", "continue", step("{'do':'mark','flags':['\\\\Flagged']}")));
         write("g@evidence3.example", World.VISITS, "counted now", "hello");
         await(
@@ -233,7 +233,9 @@ class EvidenceApiTest extends ServerTest {
         assertThat(browser.get(desk).at("/done/0/messages").intValue()).isPositive();
         assertThat(browser.get(desk).get("came").intValue()).isPositive();
         browser.send("PUT", desk + "/visit", "", "application/json");
-        assertThat(browser.get(desk).get("done")).isEmpty();
+        assertThat(browser.get(desk).at("/lastVisit/came").intValue()).isZero();
+        assertThat(browser.get(desk).get("came").intValue()).isPositive();
+        assertThat(browser.get(desk).get("done")).isNotEmpty();
         assertThat(browser.get("/api/mailboxes/" + mailbox + "/uses").toString())
                 .contains("\"messages\":1")
                 .contains("\"rule\":\"counted\"");

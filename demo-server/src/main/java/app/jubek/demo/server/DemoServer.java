@@ -6,5 +6,5 @@ import org.springframework.context.annotation.Import;
 
 @AutoConfiguration
 @EnableConfigurationProperties(DemoProperties.class)
-@Import({OstrelGardens.class, OutsideController.class})
+@Import({OstrelGardens.class, SimulatedPostOffice.class, LastWeek.class, OutsideController.class})
 class DemoServer {}

@@ -1,29 +1,59 @@
 package app.jubek.demo.server;
 
+import app.jubek.core.template.Document;
+import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.TemplateId;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.vcard.Cards;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.platform.SimulatedWorld;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.template.Documents;
+import app.jubek.server.template.Saved;
+import app.jubek.server.template.TemplateText;
+import app.jubek.server.template.Templates;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
-/** The first mailbox begins with the garden's people and rules. */
+/** The first mailbox begins with the garden's people, templates and rules. */
 @Component
 class OstrelGardens implements SimulatedWorld {
+    private static final String BY = "Ostrel Gardens";
+
     private final DemoProperties demo;
     private final RuleBooks books;
     private final AddressBooks people;
+    private final Templates templates;
+    private final Documents documents;
+    private final JsonMapper json;
+    private final Clock clock;
 
-    OstrelGardens(DemoProperties demo, RuleBooks books, AddressBooks people) {
+    OstrelGardens(
+            DemoProperties demo,
+            RuleBooks books,
+            AddressBooks people,
+            Templates templates,
+            Documents documents,
+            JsonMapper json,
+            Clock clock) {
         this.demo = demo;
         this.books = books;
         this.people = people;
+        this.templates = templates;
+        this.documents = documents;
+        this.json = json;
+        this.clock = clock;
     }
 
     @Override
@@ -39,12 +69,39 @@ class OstrelGardens implements SimulatedWorld {
                 .map(OstrelGardens::read)
                 .map(cards -> Cards.read(cards, () -> UUID.randomUUID().toString()))
                 .ifPresent(cards -> people.take(mailbox, cards));
-        books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), "Ostrel Gardens");
+        demo.answers().ifPresent(file -> answers(mailbox, file));
+        books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), BY);
+    }
+
+    private void answers(UUID mailbox, Path file) {
+        JsonNode all = json.readTree(read(file));
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        for (JsonNode each : all.path("documents")) {
+            String name = each.path("file").stringValue();
+            byte[] content = bytes(file.resolveSibling("documents").resolve(name));
+            DocumentId id = new DocumentId(each.path("id").stringValue());
+            String type = each.path("mediaType").stringValue();
+            documents.put(
+                    mailbox,
+                    new Document(id, name, type, content.length, today, Optional.empty()),
+                    content,
+                    clock.instant(),
+                    BY);
+        }
+        for (JsonNode each : all.path("templates")) {
+            TemplateId id = new TemplateId(each.path("id").stringValue());
+            TemplateText written = json.treeToValue(each.path("written"), TemplateText.class);
+            templates.save(mailbox, 0, new Saved(written.template(id, 1), Optional.empty(), clock.instant(), BY));
+        }
     }
 
     private static String read(Path file) {
+        return new String(bytes(file), java.nio.charset.StandardCharsets.UTF_8);
+    }
+
+    private static byte[] bytes(Path file) {
         try {
-            return Files.readString(file);
+            return Files.readAllBytes(file);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
         }

@@ -1,12 +1,7 @@
 package app.jubek.demo.server;
 
-import app.jubek.server.platform.MovableClock;
-import app.jubek.server.platform.Refused;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.core.ParameterizedTypeReference;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,20 +12,15 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.client.RestClient;
-import org.springframework.web.client.RestClientException;
-import org.springframework.web.client.RestClientResponseException;
 
 /** The post office's own interface, handed through to the place Outside. */
 @RestController
 @RequestMapping("/api/outside")
 class OutsideController {
-    private final RestClient postOffice;
-    private final MovableClock clock;
+    private final SimulatedPostOffice postOffice;
 
-    OutsideController(DemoProperties demo, MovableClock clock) {
-        this.postOffice = RestClient.create(demo.postOffice());
-        this.clock = clock;
+    OutsideController(SimulatedPostOffice postOffice) {
+        this.postOffice = postOffice;
     }
 
     record Box(String address, int messages) {}
@@ -47,24 +37,15 @@ class OutsideController {
 
     record Written(String from, String to, String subject, String text) {}
 
-    record DemoClock(long offsetSeconds, Instant now) {}
-
-    record ClockMove(long offsetSeconds) {}
-
-    @EventListener(ApplicationReadyEvent.class)
-    void followClock() {
-        clock();
-    }
-
     @GetMapping("/mailboxes")
     List<Box> mailboxes() {
-        return asked(() -> postOffice.get().uri("/mailboxes").retrieve().body(new ParameterizedTypeReference<>() {}));
+        return postOffice.asked(
+                http -> http.get().uri("/mailboxes").retrieve().body(new ParameterizedTypeReference<>() {}));
     }
 
     @GetMapping("/messages")
     List<Letter> messages(@RequestParam String address) {
-        return asked(() -> postOffice
-                .get()
+        return postOffice.asked(http -> http.get()
                 .uri("/messages?address={address}", address)
                 .retrieve()
                 .body(new ParameterizedTypeReference<>() {}));
@@ -72,8 +53,7 @@ class OutsideController {
 
     @GetMapping(value = "/raw", produces = MediaType.TEXT_PLAIN_VALUE)
     ResponseEntity<byte[]> raw(@RequestParam String address, @RequestParam String folder, @RequestParam long uid) {
-        byte[] bytes = asked(() -> postOffice
-                .get()
+        byte[] bytes = postOffice.asked(http -> http.get()
                 .uri("/raw?address={address}&folder={folder}&uid={uid}", address, folder, uid)
                 .retrieve()
                 .body(byte[].class));
@@ -84,8 +64,7 @@ class OutsideController {
 
     @PostMapping("/write")
     void write(@RequestBody Written written) {
-        asked(() -> postOffice
-                .post()
+        postOffice.asked(http -> http.post()
                 .uri("/write")
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(written)
@@ -94,34 +73,22 @@ class OutsideController {
     }
 
     @GetMapping("/clock")
-    DemoClock clock() {
-        return told(asked(() -> postOffice.get().uri("/clock").retrieve().body(ClockMove.class)));
+    SimulatedPostOffice.DemoClock clock() {
+        return postOffice.clock();
     }
 
     @PutMapping("/clock")
-    DemoClock move(@RequestBody ClockMove move) {
-        return told(asked(() -> postOffice
-                .put()
-                .uri("/clock")
-                .contentType(MediaType.APPLICATION_JSON)
-                .body(move)
-                .retrieve()
-                .body(ClockMove.class)));
+    SimulatedPostOffice.DemoClock move(@RequestBody SimulatedPostOffice.ClockMove move) {
+        return postOffice.move(move);
     }
 
-    private DemoClock told(ClockMove move) {
-        clock.moveBy(Duration.ofSeconds(move.offsetSeconds()));
-        return new DemoClock(move.offsetSeconds(), clock.instant());
+    @GetMapping("/traffic")
+    SimulatedPostOffice.Traffic traffic() {
+        return postOffice.traffic();
     }
 
-    private static <T> T asked(java.util.function.Supplier<T> call) {
-        try {
-            return call.get();
-        } catch (RestClientResponseException refused) {
-            throw new IllegalArgumentException(
-                    "The post office refused: " + refused.getResponseBodyAsString(), refused);
-        } catch (RestClientException away) {
-            throw Refused.unavailable("The post office does not answer. Is the demo still running?");
-        }
+    @PutMapping("/traffic")
+    SimulatedPostOffice.Traffic changeTraffic(@RequestBody SimulatedPostOffice.Pace pace) {
+        return postOffice.change(pace);
     }
 }

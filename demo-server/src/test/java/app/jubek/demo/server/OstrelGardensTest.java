@@ -7,17 +7,23 @@ import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.template.Document;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.template.Documents;
+import app.jubek.server.template.Templates;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
 
 /** With the files of the demo as they ship. */
 class OstrelGardensTest {
@@ -27,13 +33,23 @@ class OstrelGardensTest {
 
     private final RuleBooks books = mock(RuleBooks.class);
     private final AddressBooks people = mock(AddressBooks.class);
+    private final Templates templates = mock(Templates.class);
+    private final Documents documents = mock(Documents.class);
 
     private void furnish(int version, boolean withPeople) {
         when(books.current(any()))
                 .thenReturn(new RuleBooks.Versioned(version, RuleBook.empty(), Optional.empty(), Optional.empty()));
         Path cards = withPeople ? FILES.resolve("people.vcf") : null;
+        DemoProperties demo = new DemoProperties(
+                "http://127.0.0.1:1", FILES.resolve("rule-book.json"), cards, FILES.resolve("templates.json"));
         new OstrelGardens(
-                        new DemoProperties("http://127.0.0.1:1", FILES.resolve("rule-book.json"), cards), books, people)
+                        demo,
+                        books,
+                        people,
+                        templates,
+                        documents,
+                        JsonMapper.builder().build(),
+                        Clock.systemUTC())
                 .furnish(List.of(FIRST, SECOND));
     }
 
@@ -43,6 +59,23 @@ class OstrelGardensTest {
         verify(people).take(eq(FIRST), argThat(cards -> !cards.people().isEmpty()));
         verify(books).save(eq(FIRST), eq(0), argThat(book -> book.rules().size() > 3), anyString());
         verify(books, never()).save(eq(SECOND), anyInt(), any(), anyString());
+    }
+
+    @Test
+    void itsTemplatesTakeADocumentAndAPictureAlong() {
+        furnish(0, true);
+        verify(documents).put(eq(FIRST), argThat(Document::isPicture), any(), any(), anyString());
+        verify(templates, times(4)).save(eq(FIRST), eq(0), any());
+        verify(templates)
+                .save(
+                        eq(FIRST),
+                        eq(0),
+                        argThat(saved -> !saved.template().documents().isEmpty()));
+        verify(templates)
+                .save(
+                        eq(FIRST),
+                        eq(0),
+                        argThat(saved -> saved.template().signature().picture().isPresent()));
     }
 
     @Test

@@ -38,9 +38,11 @@ public final class GardenMail {
     private static final Duration RECENT = Duration.ofDays(2);
 
     private final List<Letter> letters;
+    private final List<Posted> posted;
 
-    private GardenMail(List<Letter> letters) {
+    private GardenMail(List<Letter> letters, List<Posted> posted) {
         this.letters = List.copyOf(letters);
+        this.posted = List.copyOf(posted);
     }
 
     /**
@@ -61,6 +63,7 @@ public final class GardenMail {
         LocalDate lastDay = end.atZone(ZONE).toLocalDate();
         List<Letter> letters = new ArrayList<>();
         List<Letter> sent = new ArrayList<>();
+        List<Posted> posted = new ArrayList<>();
         Kinds kinds = new Kinds(random);
         int number = 0;
         while (letters.size() < messages) {
@@ -69,12 +72,14 @@ public final class GardenMail {
                 Draft draft = kinds.next(at);
                 boolean seen = at.isBefore(end.minus(RECENT)) || random.nextBoolean();
                 letters.add(new Letter(draft.kind(), "INBOX", at, seen, Rendering.bytes(draft, at, ++number)));
+                posted.add(new Posted(draft, at, number));
                 draft.answers().ifPresent(id -> sent.add(sent(id, draft, at.minus(RECENT))));
             }
         }
         letters.addAll(sent);
         letters.sort(Comparator.comparing(Letter::received));
-        return new GardenMail(letters);
+        posted.sort(Comparator.comparing(Posted::at));
+        return new GardenMail(letters, posted);
     }
 
     /** What the desk wrote before, that this draft answers. */
@@ -84,6 +89,17 @@ public final class GardenMail {
 
     public List<Letter> letters() {
         return letters;
+    }
+
+    public List<Letter> before(Instant end) {
+        return letters.stream()
+                .filter(letter -> letter.received().isBefore(end))
+                .toList();
+    }
+
+    /** The same as its senders hand it in, in the order of its arrival. */
+    public List<Posted> posted() {
+        return posted;
     }
 
     /** Mostly in office hours, fewer at weekends. */

@@ -15,15 +15,28 @@ final class Rendering {
 
     private Rendering() {}
 
+    /** With the trace fields of the mail servers on top. */
     static byte[] bytes(Draft draft, Instant at, int number) {
-        String date = DATE.format(at.atZone(GardenMail.ZONE));
         StringBuilder out = new StringBuilder();
+        String date = DATE.format(at.atZone(GardenMail.ZONE));
         field(out, "Return-Path", "<" + draft.returnPath() + ">");
         field(out, "Received", "from outside.example by post-office.example with ESMTP;" + EOL + "\t" + date);
         String checks = SenderChecks.of(draft.returnPath());
         if (!checks.isEmpty()) {
             field(out, "Authentication-Results", checks);
         }
+        message(out, draft, date, number);
+        return out.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** As its sender hands it in. */
+    static byte[] handedIn(Draft draft, Instant at, int number) {
+        StringBuilder out = new StringBuilder();
+        message(out, draft, DATE.format(at.atZone(GardenMail.ZONE)), number);
+        return out.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static void message(StringBuilder out, Draft draft, String date, int number) {
         String[] from = draft.from().split("\t");
         field(out, "From", word(from[0]) + " <" + from[1] + ">");
         field(out, "To", draft.to());
@@ -33,7 +46,6 @@ final class Rendering {
         draft.fields().forEach(line -> out.append(line).append(EOL));
         field(out, "MIME-Version", "1.0");
         body(out, draft, "b" + number);
-        return out.toString().getBytes(StandardCharsets.UTF_8);
     }
 
     /** A short message of the desk itself, as its folder of sent mail keeps it. */

@@ -30,13 +30,12 @@ final class ControlApi {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int LISTED = 200;
 
-    private final PostOffice.Settings settings;
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
     private final HttpServer server;
 
-    ControlApi(PostOffice.Settings settings, Mailboxes mailboxes, OffsetClock clock, FaultApi faults) {
-        this.settings = settings;
+    ControlApi(
+            PostOffice.Settings settings, Mailboxes mailboxes, OffsetClock clock, FaultApi faults, TrafficApi traffic) {
         this.mailboxes = mailboxes;
         this.clock = clock;
         try {
@@ -49,7 +48,11 @@ final class ControlApi {
         server.createContext("/mailboxes", guarded(exchange -> json(exchange, boxes())));
         server.createContext("/messages", guarded(this::messages));
         server.createContext("/raw", guarded(this::raw));
-        server.createContext("/write", guarded(this::write));
+        server.createContext("/write", guarded(exchange -> {
+            traffic.write(exchange);
+            answer(exchange, 204, "text/plain", new byte[0]);
+        }));
+        server.createContext("/traffic", guarded(exchange -> json(exchange, traffic.handle(exchange))));
         server.createContext("/clock", guarded(this::clock));
         server.createContext("/faults", guarded(exchange -> json(exchange, faults.handle(exchange))));
     }
@@ -65,8 +68,6 @@ final class ControlApi {
             String received,
             boolean unread,
             boolean flagged) {}
-
-    record Written(String from, String to, String subject, String text) {}
 
     void start() {
         server.start();
@@ -146,12 +147,6 @@ final class ControlApi {
             throw new IOException(unreadable);
         }
         answer(exchange, 200, "text/plain; charset=utf-8", out.toByteArray());
-    }
-
-    private void write(HttpExchange exchange) throws IOException {
-        Written written = JSON.readValue(exchange.getRequestBody().readAllBytes(), Written.class);
-        new Writing(settings.smtpPort(), clock).send(written);
-        answer(exchange, 204, "text/plain", new byte[0]);
     }
 
     private void clock(HttpExchange exchange) throws IOException {

@@ -4,6 +4,7 @@ import app.jubek.demo.faults.Certificates;
 import app.jubek.demo.faults.FaultBench;
 import app.jubek.demo.faults.Relay;
 import app.jubek.demo.garden.GardenMail;
+import app.jubek.demo.garden.Week;
 import com.icegreen.greenmail.imap.ImapServer;
 import com.icegreen.greenmail.util.ServerSetup;
 import jakarta.mail.Flags;
@@ -11,7 +12,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -28,6 +31,7 @@ public final class PostOffice implements AutoCloseable {
     private final SmtpSide smtp;
     private final ImapServer imap;
     private final ControlApi control;
+    private final Traffic traffic;
     private Optional<Relay> smtpRelay = Optional.empty();
     private Optional<Relay> imapRelay = Optional.empty();
 
@@ -49,8 +53,14 @@ public final class PostOffice implements AutoCloseable {
         mailboxes = new Mailboxes(settings.data(), settings.password());
         smtp = new SmtpSide(mailboxes, settings.password(), clock, arrivals);
         imap = new ImapServer(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
+        Writing writing = new Writing(settings.smtpPort(), clock);
+        traffic = new Traffic(settings.data(), clock, bench, writing);
         control = new ControlApi(
-                settings, mailboxes, clock, new FaultApi(bench, certificates, mailboxes, this::breakOff));
+                settings,
+                mailboxes,
+                clock,
+                new FaultApi(bench, certificates, mailboxes, this::breakOff),
+                new TrafficApi(traffic, writing));
     }
 
     public void start() {
@@ -114,16 +124,42 @@ public final class PostOffice implements AutoCloseable {
     /** Puts past mail into a mailbox, unless it holds some already. */
     public void fill(String address, List<GardenMail.Letter> letters) {
         mailboxes.named(address);
-        boolean empty = mailboxes
-                .folder(address, "INBOX")
-                .map(f -> f.getMessageCount() == 0)
-                .orElse(true);
-        if (!empty) {
+        if (!isEmpty(address)) {
             return;
         }
         for (GardenMail.Letter letter : letters) {
             mailboxes.append(address, letter.folder(), letter.bytes(), flags(letter), letter.received());
         }
+    }
+
+    /**
+     * Past mail of the gardens up to an instant, unless there is some already. Where the last week is to come by itself,
+     * the clock stands at its beginning.
+     */
+    public void fillGardens(Instant end, int messages, boolean week) {
+        open(GardenMail.COLLEAGUES);
+        Path until = settings.data().resolve("filled-until");
+        try {
+            if (isEmpty(GardenMail.VISITS)) {
+                Files.writeString(until, end.toString());
+                clock.moveTo(week ? Week.LENGTH.negated() : Duration.ZERO);
+            }
+            Instant filled = Files.exists(until) ? Instant.parse(Files.readString(until)) : end;
+            GardenMail mail = GardenMail.of(GardenMail.SEED, filled, messages);
+            fill(GardenMail.VISITS, week ? mail.before(filled.minus(Week.LENGTH)) : mail.letters());
+            if (week && Files.exists(until)) {
+                traffic.expect(filled, mail);
+            }
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+
+    private boolean isEmpty(String address) {
+        return mailboxes
+                .folder(address, "INBOX")
+                .map(f -> f.getMessageCount() == 0)
+                .orElse(true);
     }
 
     private static Flags flags(GardenMail.Letter letter) {
@@ -136,6 +172,7 @@ public final class PostOffice implements AutoCloseable {
 
     @Override
     public void close() {
+        traffic.close();
         control.stop();
         smtpRelay.ifPresent(Relay::close);
         imapRelay.ifPresent(Relay::close);
@@ -143,7 +180,10 @@ public final class PostOffice implements AutoCloseable {
         imap.stopService();
     }
 
-    /** {@code --data DIR --smtp PORT --imap PORT --control PORT --password WORD [--fill-until INSTANT [--messages N]]}. */
+    /**
+     * {@code --data DIR --smtp PORT --imap PORT --control PORT --password WORD [--messages N [--week yes]]}: with N, past
+     * mail of the gardens up to now.
+     */
     public static void main(String[] arguments) {
         Arguments given = new Arguments(arguments);
         Settings settings = new Settings(
@@ -153,14 +193,12 @@ public final class PostOffice implements AutoCloseable {
                 given.number("control"),
                 given.text("password"));
         PostOffice office = new PostOffice(settings, bytes -> {});
-        given.optional("fill-until").ifPresent(until -> {
-            Instant end = until.equals("now") ? office.clock().instant() : Instant.parse(until);
-            int messages = given.optional("messages").map(Integer::parseInt).orElse(GardenMail.MESSAGES);
-            office.open(GardenMail.COLLEAGUES);
-            office.fill(
-                    GardenMail.VISITS,
-                    GardenMail.of(GardenMail.SEED, end, messages).letters());
-        });
+        given.optional("messages")
+                .map(Integer::parseInt)
+                .ifPresent(messages -> office.fillGardens(
+                        Instant.now().truncatedTo(ChronoUnit.SECONDS),
+                        messages,
+                        given.optional("week").isPresent()));
         office.start();
         Runtime.getRuntime().addShutdownHook(new Thread(office::close));
         System.out.printf(Locale.ROOT, "post office: SMTP %d, IMAP %d%n", settings.smtpPort(), settings.imapPort());

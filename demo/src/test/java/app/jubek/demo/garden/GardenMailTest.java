@@ -1,5 +1,6 @@
 package app.jubek.demo.garden;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.address.MailAddress;
@@ -23,6 +24,7 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +51,24 @@ class GardenMailTest {
     @Test
     void theSameSeedAndEndGiveTheSameMail() throws NoSuchAlgorithmException {
         assertThat(digest(GardenMail.SEED)).isEqualTo(digest(GardenMail.SEED)).isNotEqualTo(digest(7));
+    }
+
+    @Test
+    void theLastWeekComesInAsItsSendersHandItInAndSomebodyAsksTwice() {
+        List<Posted> week = Week.until(CLOCK_CHANGE, GardenMail.of(GardenMail.SEED, CLOCK_CHANGE));
+        assertThat(week)
+                .hasSizeBetween(200, 350)
+                .allMatch(letter ->
+                        letter.at().isBefore(CLOCK_CHANGE) && !letter.at().isBefore(CLOCK_CHANGE.minus(Week.LENGTH)))
+                .isSortedAccordingTo(Comparator.comparing(Posted::at));
+        assertThat(week)
+                .extracting(letter -> new String(letter.bytes(), UTF_8))
+                .allMatch(text -> text.startsWith("From: "));
+        Map<String, Integer> asked = new HashMap<>();
+        week.stream()
+                .filter(letter -> new String(letter.bytes(), UTF_8).contains("Subject: Are you open"))
+                .forEach(letter -> asked.merge(letter.from(), 1, Integer::sum));
+        assertThat(asked).containsValue(2);
     }
 
     private static byte[] digest(long seed) throws NoSuchAlgorithmException {
@@ -108,7 +128,7 @@ class GardenMailTest {
             together.merge(by, 1, Integer::sum);
         }
         assertThat(book.rules())
-                .hasSize(6)
+                .hasSize(8)
                 .allMatch(rule -> taken.getOrDefault(rule.id().value(), 0) > 20);
         assertThat(together.keySet())
                 .filteredOn(by -> by.size() > 1)

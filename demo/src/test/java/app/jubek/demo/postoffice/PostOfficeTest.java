@@ -3,6 +3,7 @@ package app.jubek.demo.postoffice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.demo.garden.GardenMail;
+import app.jubek.demo.garden.Week;
 import com.icegreen.greenmail.store.StoredMessage;
 import jakarta.mail.Flags;
 import jakarta.mail.Folder;
@@ -11,10 +12,15 @@ import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.UIDFolder;
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
@@ -90,5 +96,38 @@ class PostOfficeTest {
         List<StoredMessage> read = mailboxes.folder(NOOR, "INBOX").orElseThrow().getMessages();
         mailboxes.deliver(NOOR, letter("two").bytes(), Instant.EPOCH);
         assertThat(read).hasSize(1);
+    }
+
+    private int weekLeft(String method) throws Exception {
+        HttpRequest request = HttpRequest.newBuilder(
+                        URI.create("http://127.0.0.1:" + settings.controlPort() + "/traffic"))
+                .method(method, HttpRequest.BodyPublishers.noBody())
+                .build();
+        String said = HttpClient.newHttpClient()
+                .send(request, HttpResponse.BodyHandlers.ofString())
+                .body();
+        return Integer.parseInt(said.replaceAll(".*\"weekLeft\":(\\d+).*", "$1"));
+    }
+
+    @Test
+    void theLastWeekComesInHourByHourGoesOnAfterARestartAndEndsAtTheRightTime() throws Exception {
+        Instant end = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+        int left;
+        try (PostOffice office = open()) {
+            office.fillGardens(end, 700, true);
+            assertThat(office.clock().offset()).isEqualTo(Week.LENGTH.negated());
+            assertThat(weekLeft("GET")).isGreaterThan(10);
+            left = weekLeft("POST");
+            assertThat(office.clock().instant()).isBetween(end.minus(Week.LENGTH), end);
+        }
+        try (PostOffice office = open()) {
+            office.fillGardens(Instant.now(), 700, true);
+            assertThat(weekLeft("GET")).isEqualTo(left);
+            while (left > 0) {
+                left = weekLeft("POST");
+            }
+            assertThat(office.clock().offset()).isZero();
+            assertThat(office.raw(GardenMail.VISITS, "INBOX")).hasSizeGreaterThanOrEqualTo(700);
+        }
     }
 }

@@ -21,11 +21,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What was done since a person last looked, and how much each rule is used. */
+/** What was done in the last days, what is new to a person, and how much each rule is used. */
 @RestController
 class DeskController {
     private static final int LOOKED_BACK = 7;
-    private static final Duration FIRST_LOOK = Duration.ofDays(7);
+    private static final Duration WEEK = Duration.ofDays(7);
 
     private final Outbox outbox;
     private final Messages messages;
@@ -50,27 +50,30 @@ class DeskController {
     }
 
     /**
-     * @param lastVisit when the person last left the desk
-     * @param since what is counted from; a week ago when they never did
-     * @param came messages that came in and were decided
-     * @param done messages that something was done with, by what it was
+     * @param lastVisit when the person last left the desk, if they ever did
+     * @param came messages of the last seven days that were decided
+     * @param done messages of these days that something was done with, by what it was
      * @param reminders messages to be looked at today or tomorrow, or within the last week
      */
-    record DeskView(
-            Optional<Instant> lastVisit, Instant since, int came, List<DoneCount> done, List<ReminderView> reminders) {}
+    record DeskView(Optional<LastVisit> lastVisit, int came, List<DoneCount> done, List<ReminderView> reminders) {}
+
+    /**
+     * @param came messages that were decided since
+     */
+    record LastVisit(Instant at, int came) {}
 
     record ReminderView(MessageLine message, LocalDate day) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/desk")
     DeskView desk(@AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox) {
-        Optional<Instant> lastVisit =
-                visits.findById(new DeskVisitEntity.Key(who.id(), mailbox)).map(DeskVisitEntity::at);
-        Instant since = lastVisit.orElseGet(() -> clock.instant().minus(FIRST_LOOK));
+        Optional<LastVisit> lastVisit = visits.findById(new DeskVisitEntity.Key(who.id(), mailbox))
+                .map(DeskVisitEntity::at)
+                .map(at -> new LastVisit(at, messages.decidedSince(mailbox, at)));
+        Instant weekAgo = clock.instant().minus(WEEK);
         return new DeskView(
                 lastVisit,
-                since,
-                messages.decidedSince(mailbox, since),
-                outbox.doneSince(mailbox, since),
+                messages.decidedSince(mailbox, weekAgo),
+                outbox.doneSince(mailbox, weekAgo),
                 reminders(mailbox));
     }
 
@@ -85,7 +88,7 @@ class DeskController {
                 .toList();
     }
 
-    /** The person leaves the desk; from now on it counts anew. */
+    /** The person leaves the desk; what comes from now on is new to them. */
     @PutMapping("/api/mailboxes/{mailbox}/desk/visit")
     void visited(@AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox) {
         visits.left(who.id(), mailbox, clock.instant());

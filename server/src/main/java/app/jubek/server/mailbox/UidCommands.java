@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.eclipse.angus.mail.iap.Argument;
+import org.eclipse.angus.mail.iap.CommandFailedException;
 import org.eclipse.angus.mail.iap.ProtocolException;
 import org.eclipse.angus.mail.iap.Response;
 import org.eclipse.angus.mail.imap.IMAPFolder;
@@ -41,6 +42,8 @@ public final class UidCommands {
 
     private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]+>");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
+
+    private static final int FETCH_ATTEMPTS = 4;
 
     private final IMAPFolder folder;
 
@@ -237,12 +240,25 @@ public final class UidCommands {
 
     List<FetchResponse> fetched(String command) throws MessagingException {
         List<FetchResponse> all = new ArrayList<>();
-        for (Response response : command(command, null)) {
+        for (Response response : asked(command)) {
             if (response instanceof FetchResponse fetch) {
                 all.add(fetch);
             }
         }
         return all;
+    }
+
+    /** A server may refuse to fetch because somebody removes mail at that moment; asking again changes nothing there. */
+    private Response[] asked(String command) throws MessagingException {
+        for (int refusals = 1; ; refusals++) {
+            try {
+                return command(command, null);
+            } catch (MessagingException failed) {
+                if (refusals == FETCH_ATTEMPTS || !(failed.getCause() instanceof CommandFailedException)) {
+                    throw failed;
+                }
+            }
+        }
     }
 
     private Response[] command(String command, @Nullable Argument arguments) throws MessagingException {

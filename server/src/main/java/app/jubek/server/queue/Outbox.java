@@ -13,7 +13,6 @@ import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.text.Budget;
-import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.platform.Refused;
@@ -211,7 +210,7 @@ public class Outbox {
     }
 
     private static List<StepView.Act> acts(StepEntity step) {
-        boolean overruled = step.because().filter(Outbox::mayBeOverruled).isPresent();
+        boolean overruled = reason(step).filter(Reason::mayBeOverruled).isPresent();
         return switch (step.state()) {
             case HELD ->
                 overruled ? List.of(StepView.Act.SEND_NOW, StepView.Act.DISCARD) : List.of(StepView.Act.DISCARD);
@@ -224,8 +223,9 @@ public class Outbox {
         };
     }
 
-    private static boolean mayBeOverruled(Statement why) {
-        return Arrays.stream(Reason.values()).anyMatch(reason -> why.is(reason) && reason.mayBeOverruled());
+    private static Optional<Reason> reason(StepEntity step) {
+        return step.because()
+                .flatMap(why -> Arrays.stream(Reason.values()).filter(why::is).findFirst());
     }
 
     /** What each rule did, as far as records go back; rules that never acted are left out. */
@@ -290,6 +290,7 @@ public class Outbox {
                 step.state(),
                 step.hasMail(),
                 step.because(),
+                reason(step).map(Reason::source).filter(source -> !source.isEmpty()),
                 step.advice().map(Advice::with),
                 step.attempts(),
                 step.plannedAt(),

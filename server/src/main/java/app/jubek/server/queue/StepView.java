@@ -13,6 +13,7 @@ import java.util.UUID;
  * @param done what it does, as a participle
  * @param hasMail whether the message that left, or that would, can be looked at
  * @param because why it is where it is, where there is something to say
+ * @param source what asks for a step to be withheld or held, such as "RFC 3834 §2"
  * @param advice what a person can do about it
  * @param acts what a person may do with it now
  */
@@ -28,6 +29,7 @@ public record StepView(
         StepState state,
         boolean hasMail,
         Optional<Statement> because,
+        Optional<String> source,
         Optional<Statement> advice,
         int attempts,
         Instant plannedAt,

@@ -63,7 +63,16 @@ public class Documents {
                 .map(DocumentEntity::kept);
     }
 
-    /** Puts it in, or in the place of the one with its id. */
+    /**
+     * Puts it in, or in the place of the one with its id.
+     *
+     * @param by the name of who does
+     */
+    @Transactional
+    public void put(UUID mailbox, Document document, byte[] content, Instant at, String by) {
+        save(mailbox, new Kept(document, at, by), content);
+    }
+
     @Transactional
     void save(UUID mailbox, Kept kept, byte[] content) {
         UUID id = UUID.fromString(kept.document().id().value());
