@@ -20,7 +20,8 @@ interface Props {
   onCopy: () => void;
   /** Opens a copy that takes mail of another sender. */
   onCopyFor: (sender: string) => void;
-  use: RuleUse;
+  /** Unknown until it has been counted. */
+  use: RuleUse | undefined;
   /** Their names, by id. */
   templates: Map<string, string>;
   onRemedy: (finding: Schemas['FindingView']) => void;
@@ -70,7 +71,7 @@ export function RuleAside({
         </Button>
       </div>
       {copying && <CopyFor onCopy={onCopyFor} onClose={() => setCopying(false)} />}
-      <p className="mt-3 text-sm text-ink2">{usedInWords(use)}</p>
+      <p className="mt-3 text-sm text-ink2">{use ? usedInWords(use) : '…'}</p>
       <Findings findings={findings} onRemedy={onRemedy} />
       <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>
       <ul>

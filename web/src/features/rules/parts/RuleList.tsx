@@ -129,7 +129,12 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
               )}
             </div>
             <div className="min-w-0 grow">
-              <div role="grid" aria-label="Rules in their order" ref={list}>
+              <div
+                role="grid"
+                aria-label="Rules in their order"
+                aria-busy={figures.isPending || acted.isPending}
+                ref={list}
+              >
                 {shown.map((rule) => (
                   <RuleRow
                     key={rule.id}
@@ -176,7 +181,12 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
           sentence={sentences.get(chosen.id) ?? ''}
           findings={findings.filter((finding) => finding.rule === chosen.id)}
           templates={names}
-          use={{ acted: acted.data?.find((use) => use.rule === chosen.id), matches: uses.get(chosen.id) }}
+          use={
+            acted.data && {
+              acted: acted.data.find((use) => use.rule === chosen.id),
+              matches: uses.get(chosen.id),
+            }
+          }
           onOpen={() => moving.acts.open(chosen)}
           onSwitch={(on) => moving.acts.toggle(chosen, on)}
           onCopy={() => save(copied(rules, chosen), `“${chosen.name}” is copied; the copy is paused.`)}
