@@ -1,7 +1,6 @@
 package app.jubek.server;
 
 import app.jubek.demo.garden.GardenMail;
-import app.jubek.demo.postoffice.FreePort;
 import app.jubek.demo.postoffice.PostOffice;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -35,8 +34,7 @@ final class World {
 
     private World() {
         Path folder = temporary();
-        settings = new PostOffice.Settings(
-                folder.resolve("post"), FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
+        settings = PostOffice.Settings.onFreePorts(folder.resolve("post"), "ostrel");
         open();
         byte[] sent = ("Message-ID: " + WRITTEN_BY_ILSE + "\r\nSubject: weekend\r\n\r\nDear Bea")
                 .getBytes(StandardCharsets.US_ASCII);

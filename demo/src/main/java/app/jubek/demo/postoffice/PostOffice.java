@@ -39,7 +39,13 @@ public final class PostOffice implements AutoCloseable {
      * @param data the folder that keeps everything
      * @param password of every mailbox
      */
-    public record Settings(Path data, int smtpPort, int imapPort, int controlPort, String password) {}
+    public record Settings(Path data, int smtpPort, int imapPort, int controlPort, String password) {
+        /** On three ports that nobody listens on just now. */
+        public static Settings onFreePorts(Path data, String password) {
+            List<Integer> ports = FreePort.some(3);
+            return new Settings(data, ports.get(0), ports.get(1), ports.get(2), password);
+        }
+    }
 
     public PostOffice(Settings settings, Arrivals arrivals) {
         try {

@@ -3,7 +3,6 @@ package app.jubek.demo.faults;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.jubek.demo.postoffice.FreePort;
 import app.jubek.demo.postoffice.PostOffice;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
@@ -43,7 +42,7 @@ class FaultBenchTest {
 
     @BeforeEach
     void open() throws IOException {
-        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
+        settings = PostOffice.Settings.onFreePorts(folder, "ostrel");
         office = new PostOffice(settings, bytes -> {});
         office.open(List.of(NOOR));
         office.start();

@@ -36,7 +36,7 @@ class PostOfficeTest {
     private PostOffice.Settings settings;
 
     private PostOffice open() throws IOException {
-        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
+        settings = PostOffice.Settings.onFreePorts(folder, "ostrel");
         PostOffice office = new PostOffice(settings, bytes -> {});
         office.start();
         return office;

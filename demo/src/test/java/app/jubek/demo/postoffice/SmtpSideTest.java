@@ -31,7 +31,7 @@ class SmtpSideTest {
 
     @BeforeEach
     void open() throws IOException {
-        settings = new PostOffice.Settings(folder, FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
+        settings = PostOffice.Settings.onFreePorts(folder, "ostrel");
         office = new PostOffice(settings, bytes -> accepted.add(new String(bytes, StandardCharsets.UTF_8)));
         office.start();
     }

@@ -55,8 +55,7 @@ final class Bench implements AutoCloseable {
         this.database = database;
         this.schema = schema;
         folder = Files.createTempDirectory("jubek-" + name);
-        settings = new PostOffice.Settings(
-                folder.resolve("post"), FreePort.any(), FreePort.any(), FreePort.any(), "ostrel");
+        settings = PostOffice.Settings.onFreePorts(folder.resolve("post"), "ostrel");
         office = new PostOffice(settings, bytes -> {});
         office.open(List.of(VISITS, EDUCATION, ANNA));
         office.start();

@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Properties;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -20,9 +21,10 @@ import org.eclipse.angus.mail.imap.IMAPStore;
 /** The post office as the demo runs it, a process of its own. */
 final class PostOfficeProcess implements AutoCloseable {
     private final Path data;
-    private final int smtp = FreePort.any();
-    private final int imap = FreePort.any();
-    private final int control = FreePort.any();
+    private final List<Integer> ports = FreePort.some(3);
+    private final int smtp = ports.get(0);
+    private final int imap = ports.get(1);
+    private final int control = ports.get(2);
     private Process process;
 
     PostOfficeProcess(Path data) throws IOException {
