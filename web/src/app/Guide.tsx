@@ -1,5 +1,5 @@
 import Markdown from 'markdown-to-jsx/react';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
@@ -64,18 +64,13 @@ function isWriting(target: EventTarget | null): boolean {
   );
 }
 
-/** Pictures come with the application; a link into the documents is its words alone. */
+/** Pictures come with the application. */
 function Picture({ src = '', alt = '' }: { src?: string; alt?: string }) {
   const file = PICTURES[`../../../docs/${src}`];
   return file ? <img src={file} alt={alt} className="mt-2 max-w-full rounded border border-line2" /> : null;
 }
 
-function Words({ children }: { children?: ReactNode }) {
-  return <span>{children}</span>;
-}
-
 const OVERRIDES = {
-  a: Words,
   img: Picture,
   h3: { props: { className: 'pt-2 font-bold' } },
   ol: { props: { className: 'list-decimal space-y-1 pl-5' } },

@@ -251,6 +251,18 @@ test('one may write as anybody, and a refusal of the post office keeps what was 
   expect(within(form).getByLabelText('Subject')).toHaveValue('Arrival');
 });
 
+test('mail that comes in by itself can be paused', async () => {
+  answers['/api/outside/mailboxes'] = boxes;
+  answers['/api/outside/messages'] = [];
+  answers['/api/outside/traffic'] = { delivered: 0, weekLeft: 0, paused: false, everySeconds: 30 };
+  answers['PUT /api/outside/traffic'] = { delivered: 0, weekLeft: 0, paused: true, everySeconds: 30 };
+  show(<Outside />);
+  expect(await screen.findByText('every 30 to 60 seconds')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Pause' }));
+  expect(await screen.findByText('no mail comes in by itself')).toBeInTheDocument();
+  expect(asked.find((a) => a.method === 'PUT')?.body).toBe('{"paused":true,"everySeconds":30}');
+});
+
 test('the demo’s clock moves by what is pressed, from where it stands', async () => {
   answers['/api/outside/mailboxes'] = boxes;
   answers['/api/outside/messages'] = [];

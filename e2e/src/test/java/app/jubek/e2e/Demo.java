@@ -38,7 +38,7 @@ final class Demo {
                         root.resolve(".pg/e2e").toString(),
                         "JUBEK_DEMO_DATA",
                         root.resolve(".local/e2e").toString()));
-        if (System.getenv("JUBEK_PICTURES") == null) {
+        if (!Boolean.getBoolean("demo.lives")) {
             builder.environment().put("JUBEK_DEMO_STILL", "yes");
         }
         try {

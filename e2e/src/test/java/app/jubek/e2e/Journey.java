@@ -13,6 +13,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -26,6 +27,26 @@ abstract class Journey {
 
     /** The demo's past mail is read once; if that takes longer, each journey fails soon. */
     private static final double READING_LIMIT_MS = 300_000;
+
+    static final Map<String, String> PLACES = Map.of(
+            "incoming",
+            "/incoming?view=messages",
+            "recurring-mail",
+            "/incoming",
+            "desk",
+            "/desk",
+            "rules",
+            "/rules",
+            "templates",
+            "/templates",
+            "address-book",
+            "/address-book",
+            "workbench",
+            "/rules/school-visits",
+            "records",
+            "/records",
+            "outside",
+            "/outside");
 
     private static double readingLimit = READING_LIMIT_MS;
     private static Playwright playwright;
@@ -75,6 +96,11 @@ abstract class Journey {
     void leave() {
         assertThat(page.getByText("This place can’t be shown")).hasCount(0);
         context.close();
+    }
+
+    void visit(String path) {
+        page.navigate(Demo.ADDRESS + path);
+        settled();
     }
 
     Page anotherTab(String path) {

@@ -81,12 +81,8 @@ class OstrelGardens implements SimulatedWorld {
             byte[] content = bytes(file.resolveSibling("documents").resolve(name));
             DocumentId id = new DocumentId(each.path("id").stringValue());
             String type = each.path("mediaType").stringValue();
-            documents.put(
-                    mailbox,
-                    new Document(id, name, type, content.length, today, Optional.empty()),
-                    content,
-                    clock.instant(),
-                    BY);
+            Document document = new Document(id, name, type, content.length, today, Optional.empty());
+            documents.save(mailbox, new Documents.Kept(document, clock.instant(), BY), content);
         }
         for (JsonNode each : all.path("templates")) {
             TemplateId id = new TemplateId(each.path("id").stringValue());

@@ -12,7 +12,6 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.template.Document;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.template.Documents;
@@ -64,7 +63,7 @@ class OstrelGardensTest {
     @Test
     void itsTemplatesTakeADocumentAndAPictureAlong() {
         furnish(0, true);
-        verify(documents).put(eq(FIRST), argThat(Document::isPicture), any(), any(), anyString());
+        verify(documents).save(eq(FIRST), argThat(kept -> kept.document().isPicture()), any());
         verify(templates, times(4)).save(eq(FIRST), eq(0), any());
         verify(templates)
                 .save(

@@ -1,7 +1,6 @@
 package app.jubek.demo.garden;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Random;
 
 /** A message that somebody hands in at the post office at a moment. */
@@ -35,8 +34,8 @@ public final class Posted {
     }
 
     /** Where it is handed to; a list hands its mail on to the desk. */
-    public List<String> to() {
-        return List.of(GardenMail.ALIASES.containsKey(draft.to()) ? draft.to() : GardenMail.VISITS);
+    public String to() {
+        return GardenMail.ALIASES.containsKey(draft.to()) ? draft.to() : GardenMail.VISITS;
     }
 
     public byte[] bytes() {

@@ -140,7 +140,7 @@ public final class PostOffice implements AutoCloseable {
 
     /**
      * Past mail of the gardens up to an instant, unless there is some already. Where the last week is to come by itself,
-     * the clock stands at its beginning.
+     * the clock stands at its beginning, and mail comes in now and then after it.
      */
     public void fillGardens(Instant end, int messages, boolean week) {
         open(GardenMail.COLLEAGUES);
@@ -155,6 +155,9 @@ public final class PostOffice implements AutoCloseable {
             fill(GardenMail.VISITS, week ? mail.before(filled.minus(Week.LENGTH)) : mail.letters());
             if (week && Files.exists(until)) {
                 traffic.expect(filled, mail);
+            }
+            if (week) {
+                traffic.change(new Traffic.Pace(false, Traffic.USUAL_SECONDS));
             }
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);

@@ -25,6 +25,10 @@ import java.util.concurrent.TimeUnit;
 final class Traffic implements AutoCloseable {
     private static final String EDUCATION = "education@ostrel-gardens.example";
     private static final int REFUSED = 550;
+
+    /** At least between two messages, when nobody asks for another pace. */
+    static final int USUAL_SECONDS = 30;
+
     private static final Duration AT_ONCE = Duration.ofHours(3);
 
     private final Path kept;
@@ -39,8 +43,7 @@ final class Traffic implements AutoCloseable {
     });
     private List<Posted> week = List.of();
     private int done;
-    private int came;
-    private Pace pace = new Pace(true, 30);
+    private Pace pace = new Pace(true, USUAL_SECONDS);
     private Optional<ScheduledFuture<?>> waiting = Optional.empty();
 
     /**
@@ -134,7 +137,7 @@ final class Traffic implements AutoCloseable {
         try {
             if (!pace.paused() && done == week.size()) {
                 Instant now = clock.instant();
-                writing.post(Posted.any((int) (now.getEpochSecond() % Integer.MAX_VALUE) + came++, now));
+                writing.post(Posted.any(Math.toIntExact(now.getEpochSecond()), now));
             }
         } catch (IOException away) {
             System.err.println("post office: a message could not be handed in: " + away.getMessage());

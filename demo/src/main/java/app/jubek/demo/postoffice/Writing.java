@@ -51,7 +51,7 @@ final class Writing {
             MimeMessage message = new MimeMessage(session, new ByteArrayInputStream(letter.bytes()));
             try (Transport transport = session.getTransport("smtp")) {
                 transport.connect();
-                transport.sendMessage(message, InternetAddress.parse(String.join(",", letter.to())));
+                transport.sendMessage(message, InternetAddress.parse(letter.to()));
             }
         } catch (MessagingException refused) {
             throw new IOException(refused.getMessage(), refused);

@@ -98,19 +98,35 @@ class PostOfficeTest {
         assertThat(read).hasSize(1);
     }
 
-    private int weekLeft(String method) throws Exception {
+    private HttpResponse<String> traffic(String method, String body) throws Exception {
         HttpRequest request = HttpRequest.newBuilder(
                         URI.create("http://127.0.0.1:" + settings.controlPort() + "/traffic"))
-                .method(method, HttpRequest.BodyPublishers.noBody())
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
                 .build();
-        String said = HttpClient.newHttpClient()
-                .send(request, HttpResponse.BodyHandlers.ofString())
-                .body();
+        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private int weekLeft(String method) throws Exception {
+        String said = traffic(method, "").body();
         return Integer.parseInt(said.replaceAll(".*\"weekLeft\":(\\d+).*", "$1"));
     }
 
     @Test
-    void theLastWeekComesInHourByHourGoesOnAfterARestartAndEndsAtTheRightTime() throws Exception {
+    void mailComesInByItselfAtThePaceThatIsAskedFor() throws Exception {
+        try (PostOffice office = open()) {
+            office.open(List.of(GardenMail.VISITS));
+            assertThat(traffic("PUT", "{\"paused\":false,\"everySeconds\":0}").body())
+                    .contains("every 1 to 3600 seconds, not 0");
+            traffic("PUT", "{\"paused\":false,\"everySeconds\":1}");
+            for (int i = 0; i < 300 && office.raw(GardenMail.VISITS, "INBOX").isEmpty(); i++) {
+                Thread.sleep(50);
+            }
+            assertThat(office.raw(GardenMail.VISITS, "INBOX")).isNotEmpty();
+        }
+    }
+
+    @Test
+    void theLastWeekComesInSomeHoursAtATimeGoesOnAfterARestartAndEndsAtTheRightTime() throws Exception {
         Instant end = Instant.now().truncatedTo(ChronoUnit.SECONDS);
         int left;
         try (PostOffice office = open()) {

@@ -29,7 +29,7 @@ public class Documents {
     }
 
     /** A document, and who put it in when. */
-    record Kept(Document document, Instant at, String by) {}
+    public record Kept(Document document, Instant at, String by) {}
 
     /** As answers take them along. */
     @Transactional(readOnly = true)
@@ -63,18 +63,9 @@ public class Documents {
                 .map(DocumentEntity::kept);
     }
 
-    /**
-     * Puts it in, or in the place of the one with its id.
-     *
-     * @param by the name of who does
-     */
+    /** Puts it in, or in the place of the one with its id. */
     @Transactional
-    public void put(UUID mailbox, Document document, byte[] content, Instant at, String by) {
-        save(mailbox, new Kept(document, at, by), content);
-    }
-
-    @Transactional
-    void save(UUID mailbox, Kept kept, byte[] content) {
+    public void save(UUID mailbox, Kept kept, byte[] content) {
         UUID id = UUID.fromString(kept.document().id().value());
         describe(mailbox, kept);
         bytes.replace(id, ByteSource.of(content));

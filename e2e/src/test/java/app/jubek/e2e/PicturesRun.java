@@ -1,0 +1,76 @@
+package app.jubek.e2e;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** Takes the pictures of docs/screenshots anew, by bin/pictures. */
+class PicturesRun extends Journey {
+    @Test
+    void everyPlace() {
+        send(
+                "Anna Sjövik <anna.sjovik@norrskola.example>",
+                "visits@ostrel-gardens.example",
+                "Class booking for 12 May",
+                "24 pupils, two in wheelchairs.");
+        send(
+                "Bram Nygardh <bram@letterbox.example>",
+                "photos@ostrel-gardens.example",
+                "Wedding pictures: photo permit?",
+                "We would be six people.");
+        goTo("Templates");
+        button("New").click();
+        page.getByLabel("Name of the template").fill("School visits: how to book");
+        page.getByLabel("Subject (empty").fill("Your visit to Ostrel Gardens");
+        page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
+                .fill("Dear {{sender.firstName}},\n\nguided visits for classes take place on Tuesdays and Thursdays."
+                        + " Please send us three dates, the number of pupils and their age.\n\nThe visits desk");
+        page.getByLabel("instead of the sender’s first name").fill("visitor");
+        button("Rich text: none").click();
+        page.getByLabel("Signature, under the text").fill("Ilse Varga\nThe visits desk, Ostrel Gardens");
+        page.getByLabel("file for Attached documents")
+                .setInputFiles(new FilePayload("Prices for classes.txt", "text/plain", "free".getBytes(UTF_8)));
+        page.getByLabel("Take out Prices for classes.txt").waitFor();
+        button("Save").click();
+        settled();
+        PLACES.forEach((name, path) -> {
+            visit(path);
+            picture(name);
+        });
+        visit("/templates");
+        page.getByText("School visits: how to book").click();
+        settled();
+        picture("templates");
+        visit("/incoming?view=messages");
+        page.getByText("Class booking for 12 May").first().click();
+        settled();
+        picture("message");
+        button("Start a rule").click();
+        settled();
+        button("Try a sample message …").click();
+        settled();
+        picture("sample-message");
+        visit("/rules/school-visits");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
+                .click();
+        button("See what recipients see …").click();
+        settled();
+        picture("as-received");
+        visit("/incoming");
+        page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Lost: a"))
+                .getByText("Start a rule")
+                .click();
+        settled();
+        picture("suggested-criteria");
+    }
+
+    private void picture(String name) {
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/" + name + ".png")));
+    }
+}
