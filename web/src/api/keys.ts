@@ -23,6 +23,7 @@ export const keys = {
   folders: key('folders'),
   found: key('found'),
   history: key('history'),
+  kind: key('kind'),
   kinds: key('kinds'),
   mailbox: key('mailbox'),
   message: key('message'),

@@ -548,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/recurring-mail/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/rehearsal": {
         parameters: {
             query?: never;
@@ -1391,6 +1407,15 @@ export interface components {
             textual?: boolean;
             valueNode?: boolean;
         };
+        KindView: {
+            /** Format: int32 */
+            allSenders: number;
+            kind: components["schemas"]["RecurringView"];
+            messages: components["schemas"]["Line"][];
+            patterns: components["schemas"]["Pattern"][];
+            senders: components["schemas"]["Sender"][];
+            suggestions: components["schemas"]["SuggestionView"][];
+        };
         LastVisit: {
             /** Format: date-time */
             at: string;
@@ -1645,7 +1670,6 @@ export interface components {
             morePatterns: number;
             nearly?: components["schemas"]["Taken"];
             patterns: components["schemas"]["Pattern"][];
-            sample: number[];
             takenBy: components["schemas"]["Taken"][];
             weeks: number[];
             who: components["schemas"]["WhoView"];
@@ -1808,6 +1832,11 @@ export interface components {
             now: string;
             /** @enum {string} */
             what: "SENDER" | "SUBJECT" | "REPLIES_TO" | "ATTACHMENTS";
+        };
+        Sender: {
+            address: string;
+            /** Format: int32 */
+            messages: number;
         };
         SentView: {
             attachments: components["schemas"]["Attachment"][];
@@ -3014,6 +3043,33 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecurringListView"];
+                };
+            };
+        };
+    };
+    kind: {
+        parameters: {
+            query: {
+                key: string;
+                days?: number;
+                offset?: number;
+                limit?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KindView"];
                 };
             };
         };

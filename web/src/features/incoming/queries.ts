@@ -62,6 +62,24 @@ export function useKinds() {
   });
 }
 
+/** A kind in detail, with its newest messages. */
+export function useKind(kind: string | null, messages: number) {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: keys.kind(mailbox, days, kind, messages),
+    enabled: kind !== null,
+    retry: false,
+    placeholderData: (before, query) => (query?.queryKey[3] === kind ? before : undefined),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/recurring-mail/kind', {
+          params: { path: { mailbox }, query: { key: kind ?? '', days, limit: messages } },
+        }),
+      ),
+  });
+}
+
 /** What tells some messages apart from others. */
 export function useSuggestions(wanted: number[], unwanted: number[], open: boolean) {
   const mailbox = useMailboxId();

@@ -5,6 +5,7 @@ import { useMailbox } from '../../mailbox';
 import { useExamples } from '../examples';
 import { ExamplesBar } from './ExamplesBar';
 import { RecurringList } from './RecurringList';
+import { KindSheet } from './KindSheet';
 import { MessageSheet } from './MessageSheet';
 import { MessagesTable } from './MessagesTable';
 import { SuggestedCriteria } from './SuggestedCriteria';
@@ -50,12 +51,17 @@ export function Incoming() {
         </div>
       )}
       {view === 'kinds' ? (
-        <RecurringList onOpen={open} />
+        <RecurringList onOpen={open} onKind={(kind) => setSearch({ kind })} />
       ) : (
         <MessagesTable key={search.get('sender')} sender={search.get('sender')} onOpen={open} />
       )}
       <ExamplesBar onPropose={() => setProposing(true)} />
       <SuggestedCriteria {...examples} open={proposing} onClose={() => setProposing(false)} />
+      <KindSheet
+        kind={message === undefined ? search.get('kind') : null}
+        onOpen={open}
+        onClose={() => setSearch({})}
+      />
       <MessageSheet
         id={message === undefined ? undefined : Number(message)}
         onClose={() => void navigate({ pathname: '/incoming', search: search.toString() })}

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -8,16 +7,21 @@ import { Button } from '../../../ui/Button';
 import { Empty, Trouble } from '../../../ui/States';
 import { LookingThrough } from '../../mailbox';
 import { useKinds } from '../queries';
-import { SuggestedCriteria } from './SuggestedCriteria';
+import { whoInWords, whoMore } from '../who';
+import { Pattern } from './Pattern';
 
 const COLUMNS =
   'grid grid-cols-[minmax(130px,210px)_minmax(0,1fr)_116px_52px_minmax(150px,200px)] gap-3 items-center px-4';
 
+interface Props {
+  onKind: (kind: string) => void;
+  onOpen: (message: number) => void;
+}
+
 /** What keeps coming: one row a kind, the most frequent first. */
-export function RecurringList({ onOpen }: { onOpen: (message: number) => void }) {
+export function RecurringList({ onKind, onOpen }: Props) {
   const kinds = useKinds();
   const navigate = useNavigate();
-  const [start, setStart] = useState<number[]>([]);
   if (kinds.isPending) {
     return <LookingThrough />;
   }
@@ -55,8 +59,8 @@ export function RecurringList({ onOpen }: { onOpen: (message: number) => void })
             <button
               type="button"
               className="min-w-0 text-left hover:underline"
-              title="Open the newest message"
-              onClick={() => onOpen(kind.example.id)}
+              title="Open this kind of mail"
+              onClick={() => onKind(kind.key)}
             >
               <span className="block truncate">
                 {kind.patterns[0] ? <Pattern pattern={kind.patterns[0]} /> : kind.example.subject}
@@ -69,60 +73,18 @@ export function RecurringList({ onOpen }: { onOpen: (message: number) => void })
               kind={kind}
               onRule={(rule) => void navigate(`/rules/${rule}`)}
               onAdd={() => onOpen(kind.example.id)}
-              onStart={() => setStart(kind.sample)}
+              onStart={() => onKind(kind.key)}
             />
           </li>
         ))}
       </ul>
-      <SuggestedCriteria wanted={start} unwanted={[]} open={start.length > 0} onClose={() => setStart([])} />
     </>
   );
-}
-
-function Pattern({ pattern }: { pattern: Schemas['Pattern'] }) {
-  return pattern.pieces.map((piece, i) => (
-    <span key={i}>
-      {i > 0 && ' '}
-      {piece.slot ? (
-        <span className="rounded-sm border border-dashed border-line2 px-1 text-[12.5px] text-ink2">
-          {piece.words}
-        </span>
-      ) : (
-        piece.words
-      )}
-    </span>
-  ));
 }
 
 function morePatterns(kind: Schemas['RecurringView']): string {
   const more = kind.patterns.length - 1 + kind.morePatterns;
   return more > 0 ? `and ${counted(more, 'other pattern')}` : '';
-}
-
-function whoInWords(who: Schemas['WhoView']): string {
-  switch (who.kind) {
-    case 'ANYBODY':
-      return `${count(who.senders)} people`;
-    case 'DOMAINS':
-      return who.names.slice(0, 2).join(', ');
-    default:
-      return who.names[0] ?? '';
-  }
-}
-
-function whoMore(who: Schemas['WhoView']): string {
-  switch (who.kind) {
-    case 'LIST':
-      return 'a mailing list';
-    case 'ADDRESS':
-      return who.names[1] ?? '';
-    case 'DOMAINS':
-      return who.names.length > 2
-        ? `and ${counted(who.names.length - 2, 'other domain')}`
-        : 'any sender there';
-    case 'ANYBODY':
-      return 'no address in common';
-  }
 }
 
 interface TakenProps {

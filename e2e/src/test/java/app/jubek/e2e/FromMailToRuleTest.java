@@ -32,7 +32,11 @@ class FromMailToRuleTest extends Journey {
         open("Recurring mail");
         Locator kind = row("Lost: a");
         kind.getByText("Start a rule").click();
-        assertThat(page.getByText("Suggested criteria")).isVisible();
+        assertThat(page.getByText("of this kind and no others").first()).isVisible();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Subject patterns"))
+                        .getByText("Lost: a"))
+                .not()
+                .hasCount(0);
         button("Use these criteria").first().click();
         assertThat(page.getByText("your example: picked")).isVisible();
         assertThat(counter("PICKED")).isGreaterThan(100);

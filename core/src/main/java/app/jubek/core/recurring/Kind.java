@@ -7,12 +7,11 @@ import java.util.List;
  * Mail that keeps coming.
  *
  * @param key the same for the same kind when a few more messages have come
- * @param patterns of its subjects, the most frequent first, with slots where they vary
- * @param morePatterns how many further ones there are
+ * @param patterns of its subjects, the most frequent first, with slots where they vary; a list has none
  * @param members places in the list that was grouped, oldest first
  * @param last when the newest came in
  */
-public record Kind(String key, Who who, List<Pattern> patterns, int morePatterns, List<Integer> members, Instant last) {
+public record Kind(String key, Who who, List<Pattern> patterns, List<Integer> members, Instant last) {
     public Kind {
         patterns = List.copyOf(patterns);
         members = List.copyOf(members);

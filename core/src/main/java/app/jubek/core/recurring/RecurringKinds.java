@@ -24,7 +24,6 @@ import java.util.stream.Stream;
  */
 public final class RecurringKinds {
     private static final int LEAST = 4;
-    private static final int PATTERNS = 3;
     /** Writers of so many kinds at one domain have no more than their provider in common. */
     private static final int SHARED = 4;
 
@@ -98,7 +97,7 @@ public final class RecurringKinds {
     }
 
     private Kind listKind(String key, List<Integer> members) {
-        return new Kind("list " + key, new Kind.Who.MailingList(key), List.of(), 0, members, last(members));
+        return new Kind("list " + key, new Kind.Who.MailingList(key), List.of(), members, last(members));
     }
 
     /** Domains at which all sorts of people write all sorts of things, so that they say nothing of a kind. */
@@ -134,8 +133,7 @@ public final class RecurringKinds {
         return new Kind(
                 "subject " + messages.get(members.get(0)).id(),
                 who,
-                sorted.stream().limit(PATTERNS).map(SubjectGroup::pattern).toList(),
-                Math.max(0, sorted.size() - PATTERNS),
+                sorted.stream().map(SubjectGroup::pattern).toList(),
                 members,
                 last(members));
     }

@@ -15,8 +15,9 @@ import java.util.Set;
 final class Shingles {
     private static final int CHARS = 600;
     private static final int WORDS = 60;
-    private static final double MOST_OF = 0.5;
-    private static final int ALIKE = 3;
+    private static final double MOST_OF = 0.8;
+    private static final int ALIKE = 4;
+    private static final int ALIKE_OF_ONE_WRITER = 2;
     private static final double SHARED = 0.5;
 
     private Shingles() {}
@@ -67,13 +68,16 @@ final class Shingles {
         return profile;
     }
 
-    static boolean ofOneCluster(Set<Integer> one, Set<Integer> other) {
+    /**
+     * @param ofOneWriter what one address writes, a machine's most often, needs less in common
+     */
+    static boolean ofOneCluster(Set<Integer> one, Set<Integer> other, boolean ofOneWriter) {
         Set<Integer> smaller = one.size() <= other.size() ? one : other;
         Set<Integer> larger = smaller == one ? other : one;
         int shared = 0;
         for (Integer shingle : smaller) {
             shared += larger.contains(shingle) ? 1 : 0;
         }
-        return shared >= ALIKE && shared >= SHARED * smaller.size();
+        return shared >= (ofOneWriter ? ALIKE_OF_ONE_WRITER : ALIKE) && shared >= SHARED * smaller.size();
     }
 }

@@ -1,6 +1,7 @@
 package app.jubek.core.recurring;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Subjects of one pattern: of as many words, most of them the same at the same place. */
@@ -41,8 +42,13 @@ final class SubjectGroup {
         return members;
     }
 
-    String key() {
-        return String.join(" ", keys);
+    /** The pattern without what varies at its end; the whole where nothing else is left. */
+    String beginning() {
+        int to = keys.length;
+        while (to > 0 && isSlot(to - 1)) {
+            to--;
+        }
+        return String.join(" ", to == 0 ? keys : Arrays.copyOf(keys, to));
     }
 
     Kind.Pattern pattern() {

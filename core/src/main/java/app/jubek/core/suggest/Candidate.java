@@ -19,8 +19,6 @@ record Candidate(Where where, String value, BitSet hits) {
     }
 
     int among(BitSet messages) {
-        BitSet both = (BitSet) messages.clone();
-        both.and(hits);
-        return both.cardinality();
+        return Sets.both(messages, hits).cardinality();
     }
 }

@@ -9,6 +9,7 @@ import app.jubek.core.message.AddedText;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.recurring.Kind;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -19,6 +20,7 @@ import java.util.stream.Stream;
 /** What some messages have that may tell them from others, looked for in the whole window at one go. */
 final class Candidates {
     private static final int MOST = 80;
+    private static final int PATTERNS = 20;
     private static final int TEXT_CHARS = 3_000;
 
     private final Corpus.View past;
@@ -43,17 +45,39 @@ final class Candidates {
     }
 
     List<Candidate> of(List<Integer> places) {
+        return of(places, List.of());
+    }
+
+    /**
+     * @param patterns of the kind that the messages are of: the words that stay the same are candidates too, whole
+     */
+    List<Candidate> of(List<Integer> places, List<Kind.Pattern> patterns) {
         Map<Key, Count> counts = new LinkedHashMap<>();
         for (int place : places) {
             values(past.message(place).message())
                     .forEach((key, written) -> counts.computeIfAbsent(key, k -> new Count(written)).messages++);
         }
-        List<Key> keys = Stream.of(Where.values())
-                .flatMap(where -> mostFrequent(where, counts))
+        Map<Key, String> fixed = fixed(patterns);
+        fixed.forEach((key, written) -> counts.putIfAbsent(key, new Count(written)));
+        List<Key> keys = Stream.concat(
+                        fixed.keySet().stream(),
+                        Stream.of(Where.values()).flatMap(where -> mostFrequent(where, counts)))
+                .distinct()
                 .toList();
         return looked(keys.stream()
                 .map(key -> new Candidate(key.where(), counts.get(key).written, new BitSet()))
                 .toList());
+    }
+
+    private Map<Key, String> fixed(List<Kind.Pattern> patterns) {
+        Map<Key, String> fixed = new LinkedHashMap<>();
+        patterns.stream()
+                .limit(PATTERNS)
+                .flatMap(pattern -> pattern.pieces().stream())
+                .filter(piece -> !piece.slot())
+                .forEach(piece -> phrases.whole(piece.words())
+                        .forEach((folded, written) -> fixed.putIfAbsent(new Key(Where.SUBJECT, folded), written)));
+        return fixed;
     }
 
     /** The more messages have it, and the longer it is, the likelier it is what they share. */
@@ -84,7 +108,7 @@ final class Candidates {
         Map<Key, String> values = new LinkedHashMap<>();
         message.in(Role.FROM).stream().filter(a -> !own.isOwn(a)).forEach(from -> {
             values.put(new Key(Where.SENDER, from.key()), from.key());
-            if (!own.isInside(from) && !from.domain().isEmpty()) {
+            if (!own.domains().contains(from.domain()) && !from.domain().isEmpty()) {
                 values.put(new Key(Where.SENDER_DOMAIN, from.domain()), from.domain());
             }
         });

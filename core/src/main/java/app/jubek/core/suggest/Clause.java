@@ -33,16 +33,17 @@ record Clause(Where where, List<String> values, BitSet hits, int lone) {
      * Few values of one part that together hit all wanted messages, as far as there are any; each time the value that
      * brings most for what it costs.
      */
-    static Optional<Clause> covering(BitSet wanted, List<Candidate> of, ToDoubleFunction<Candidate> cost) {
+    static Optional<Clause> covering(Aim aim, List<Candidate> of, ToDoubleFunction<Candidate> cost) {
+        BitSet wanted = aim.wanted();
         List<String> values = new ArrayList<>();
         int lone = 0;
         BitSet hits = new BitSet();
         BitSet left = (BitSet) wanted.clone();
         while (!left.isEmpty() && values.size() < MOST_VALUES) {
             Optional<Candidate> best = of.stream()
-                    .filter(c -> c.among(left) > 0)
+                    .filter(c -> aim.isWorthwhile(c, left))
                     .max(Comparator.comparingDouble((Candidate c) -> c.among(left) / cost.applyAsDouble(c))
-                            .thenComparing(Clause::words));
+                            .thenComparing(c -> words(c, aim)));
             if (best.isEmpty()) {
                 break;
             }
@@ -57,9 +58,15 @@ record Clause(Where where, List<String> values, BitSet hits, int lone) {
                 : Optional.of(withoutCovered(new Clause(of.get(0).where(), values, hits, lone)));
     }
 
-    /** Two or three words say more than one, and a fourth says little. */
-    private static int words(Candidate candidate) {
-        return Math.min(3, WhiteSpace.words(candidate.value()).size());
+    /** Two or three words say more than one; a fourth says little, unless all that it is to take is known. */
+    private static int words(Candidate candidate, Aim aim) {
+        return Math.min(aim.whole() ? 8 : 3, WhiteSpace.words(candidate.value()).size());
+    }
+
+    /** Whether a single word of a text is among its values, which many other messages may come to have. */
+    boolean hasBroadWord() {
+        return where.isText()
+                && values.stream().anyMatch(value -> WhiteSpace.words(value).size() == 1);
     }
 
     private static Clause withoutCovered(Clause clause) {

@@ -34,7 +34,7 @@ public final class Exceptions {
                 .of(List.of(place)).stream()
                         .filter(c -> c.among(all) <= Math.max(1, GOOD_PART * picked.size()))
                         .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, c.among(all))))
-                        .filter(c -> known.add(both(c.hits(), all)))
+                        .filter(c -> known.add(Sets.both(c.hits(), all)))
                         .limit(MOST)
                         .map(c -> new Excluded(
                                 c.where().test(List.of(c.value())), c.among(all), picked.size() - c.among(all)))
@@ -43,15 +43,9 @@ public final class Exceptions {
 
     /** Words of the subject before others; two or three words; a few messages rather than this one alone. */
     private static double worth(Candidate candidate, int excludes) {
-        int words = candidate.where() == Where.SUBJECT || candidate.where() == Where.TEXT
+        int words = candidate.where().isText()
                 ? Math.min(3, WhiteSpace.words(candidate.value()).size())
                 : 2;
         return Math.log(1 + excludes) * (1 + 0.35 * words) / candidate.where().effort();
-    }
-
-    private static BitSet both(BitSet one, BitSet other) {
-        BitSet both = (BitSet) one.clone();
-        both.and(other);
-        return both;
     }
 }

@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * Phrases of one to four words as a person would copy them out: cut at word borders, without numbers, and beginning and
@@ -19,6 +21,7 @@ import java.util.Set;
  */
 final class Phrases {
     private static final int WORDS = 4;
+    private static final int SEVERAL = 3;
     private static final String VARYING = "@/\\<>=";
 
     private final Set<String> silent = new HashSet<>(CommonWords.ALL);
@@ -44,6 +47,50 @@ final class Phrases {
 
     /** Phrases of a text as compared, each as first written. */
     Map<String, String> in(String text) {
+        List<Word> words = wordsOf(text);
+        Map<String, String> found = new LinkedHashMap<>();
+        for (int from = 0; from < words.size(); from++) {
+            collect(words, from, found);
+        }
+        return found;
+    }
+
+    /**
+     * The longest runs of words between signs, whatever they begin and end with, if a word of them says something or
+     * several do together.
+     */
+    Map<String, String> whole(String text) {
+        Map<String, String> found = new LinkedHashMap<>();
+        List<Word> run = new ArrayList<>();
+        for (Word word : wordsOf(text)) {
+            if (word.open() || word.varies() || word.folded().isEmpty()) {
+                end(run, found);
+            }
+            if (!word.varies() && !word.folded().isEmpty()) {
+                run.add(word);
+            }
+            if (word.closed()) {
+                end(run, found);
+            }
+        }
+        end(run, found);
+        return found;
+    }
+
+    private void end(List<Word> run, Map<String, String> into) {
+        if (run.size() >= SEVERAL
+                || run.stream()
+                        .anyMatch(word -> !isSilent(word) && word.folded().length() > 2)) {
+            into.putIfAbsent(joined(run, Word::folded), joined(run, Word::written));
+        }
+        run.clear();
+    }
+
+    private static String joined(List<Word> run, Function<Word, String> as) {
+        return run.stream().map(as).collect(Collectors.joining(" "));
+    }
+
+    private static List<Word> wordsOf(String text) {
         List<Word> words = new ArrayList<>();
         for (String piece : WhiteSpace.words(text)) {
             String noFront = Pieces.withoutBeginning(piece, c -> !Character.isLetterOrDigit(c) && c != '[');
@@ -51,11 +98,7 @@ final class Phrases {
             words.add(new Word(
                     bare, Folding.fold(bare), noFront.length() < piece.length(), bare.length() < noFront.length()));
         }
-        Map<String, String> found = new LinkedHashMap<>();
-        for (int from = 0; from < words.size(); from++) {
-            collect(words, from, found);
-        }
-        return found;
+        return words;
     }
 
     private void collect(List<Word> words, int from, Map<String, String> into) {

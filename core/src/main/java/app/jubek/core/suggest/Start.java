@@ -4,7 +4,9 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.recurring.Kind;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -32,18 +34,24 @@ public record Start(List<True> kept, List<True> also) {
 
     /**
      * @param place the message's place in the evidence
+     * @param kind that it is of: the words that stay the same come before a value that varies
      */
-    public static Start of(Corpus.View past, int place, OwnSide own) {
-        List<Candidate> candidates = new Candidates(past, own).of(List.of(place));
+    public static Start of(Corpus.View past, int place, Optional<Kind> kind, OwnSide own) {
+        List<Candidate> candidates = new Candidates(past, own)
+                .of(List.of(place), kind.map(Kind::patterns).orElse(List.of())).stream()
+                        .filter(c -> c.hits().get(place))
+                        .toList();
         Optional<Candidate> who = who(past, candidates);
-        Optional<Candidate> words =
-                who.filter(w -> isOfList(w, own)).isPresent() ? Optional.empty() : StartPhrases.first(candidates, who);
+        Optional<BitSet> alike = kind.map(k -> Sets.of(k.members())).or(() -> who.map(Candidate::hits));
+        Optional<Candidate> words = who.filter(w -> isOfList(w, own)).isPresent()
+                ? Optional.empty()
+                : StartPhrases.first(candidates, alike);
         List<Candidate> kept = new ArrayList<>();
         who.filter(w -> w.matches() > 1 || words.isEmpty()).ifPresent(kept::add);
         words.ifPresent(kept::add);
         List<Candidate> also = new ArrayList<>();
         candidates.stream()
-                .filter(c -> c.where() != Where.SUBJECT && c.where() != Where.TEXT && !kept.contains(c))
+                .filter(c -> !c.where().isText() && !kept.contains(c))
                 .forEach(also::add);
         also.addAll(StartPhrases.further(candidates, kept));
         return new Start(trues(kept), trues(also));

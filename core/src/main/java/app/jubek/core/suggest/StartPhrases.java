@@ -3,6 +3,7 @@ package app.jubek.core.suggest;
 import app.jubek.core.matching.Folding;
 import app.jubek.core.text.WhiteSpace;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -14,16 +15,16 @@ final class StartPhrases {
 
     private StartPhrases() {}
 
-    /** The phrase of the subject that most of the same sender's mail shares and least of the others'. */
-    static Optional<Candidate> first(List<Candidate> candidates, Optional<Candidate> who) {
+    /** The phrase of the subject that most of the mail of the same kind or sender shares and least of the others'. */
+    static Optional<Candidate> first(List<Candidate> candidates, Optional<BitSet> alike) {
         return candidates.stream()
                 .filter(c -> c.where() == Where.SUBJECT)
-                .max(Comparator.comparingDouble((Candidate c) -> worth(c, who))
+                .max(Comparator.comparingDouble((Candidate c) -> worth(c, alike))
                         .thenComparing(c -> c.value().length()));
     }
 
-    private static double worth(Candidate phrase, Optional<Candidate> who) {
-        int together = who.map(w -> phrase.among(w.hits())).orElse(phrase.matches());
+    private static double worth(Candidate phrase, Optional<BitSet> alike) {
+        int together = alike.map(phrase::among).orElse(phrase.matches());
         double own = (double) together / phrase.matches();
         int words = WhiteSpace.words(phrase.value()).size();
         return Math.log(1 + together) * (0.4 + 0.6 * own) * (1 + 0.35 * (Math.min(words, 3) - 1));
@@ -32,7 +33,7 @@ final class StartPhrases {
     /** The next best phrases, none of which lies within another or one that is kept, or the other way round. */
     static List<Candidate> further(List<Candidate> candidates, List<Candidate> kept) {
         List<Candidate> best = candidates.stream()
-                .filter(c -> (c.where() == Where.SUBJECT || c.where() == Where.TEXT) && c.matches() > 1)
+                .filter(c -> c.where().isText() && c.matches() > 1)
                 .sorted(Comparator.comparingDouble((Candidate c) -> -worth(c, Optional.empty())))
                 .toList();
         List<Candidate> chosen = new ArrayList<>();

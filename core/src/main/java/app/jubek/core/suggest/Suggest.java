@@ -4,6 +4,7 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.recurring.Kind;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
@@ -20,30 +21,28 @@ import java.util.stream.Collectors;
  */
 public final class Suggest {
     private static final int MOST = 3;
-    private static final double MISSED = 8;
-    private static final double WRONG = 6;
+    private static final double BROAD_WORD = 0.8;
     private static final double SECOND = 0.3;
     /** From this part of all mail on a value counts as broad. */
     private static final double BROAD = 0.2;
 
     private final Corpus.View past;
-    private final BitSet wanted = new BitSet();
-    private final BitSet unwanted = new BitSet();
+    private final Aim aim;
     private final Map<Where, List<Candidate>> candidates;
 
-    private Suggest(Corpus.View past, List<Integer> wanted, List<Integer> unwanted, OwnSide own) {
+    private Suggest(Corpus.View past, Aim aim, List<Candidate> candidates) {
         this.past = past;
-        wanted.forEach(this.wanted::set);
-        unwanted.forEach(this.unwanted::set);
-        candidates = new Candidates(past, own)
-                .of(wanted).stream()
-                        .collect(Collectors.groupingBy(Candidate::where, LinkedHashMap::new, Collectors.toList()));
+        this.aim = aim;
+        this.candidates = candidates.stream()
+                .collect(Collectors.groupingBy(Candidate::where, LinkedHashMap::new, Collectors.toList()));
     }
 
     /** A set of criteria in the making. */
     private record Option(Criterion criterion, BitSet hits, double effort) {}
 
     /**
+     * From examples.
+     *
      * @param wanted places in the evidence; at least one
      * @param unwanted places in the evidence; may be none
      * @return two or three suggestions, the best first; fewer when nothing tells them apart
@@ -53,7 +52,22 @@ public final class Suggest {
         if (wanted.isEmpty()) {
             throw new IllegalArgumentException("say of at least one message that it belongs");
         }
-        return new Suggest(past, List.copyOf(wanted), List.copyOf(unwanted), own).suggestions();
+        return new Suggest(past, Aim.examples(wanted, unwanted), new Candidates(past, own).of(List.copyOf(wanted)))
+                .suggestions();
+    }
+
+    /**
+     * For a kind of recurring mail: all of it, and no other mail.
+     *
+     * @param kind of the messages of this window
+     * @return up to three suggestions, the best first
+     */
+    public static List<Suggestion> of(Corpus.View past, Kind kind, OwnSide own) {
+        return new Suggest(
+                        past,
+                        Aim.whole(kind.members(), past.size()),
+                        new Candidates(past, own).of(kind.members(), kind.patterns()))
+                .suggestions();
     }
 
     private List<Suggestion> suggestions() {
@@ -62,7 +76,8 @@ public final class Suggest {
         List<Option> chosen = new ArrayList<>();
         for (Option option : options) {
             boolean known = chosen.stream().anyMatch(c -> c.hits().equals(option.hits()));
-            if (!known && chosen.size() < MOST) {
+            boolean presentable = chosen.isEmpty() || aim.isPresentable(option.hits());
+            if (!known && presentable && chosen.size() < MOST) {
                 chosen.add(option);
             }
         }
@@ -70,6 +85,7 @@ public final class Suggest {
             options.stream()
                     .filter(o ->
                             o != chosen.get(0) && o.effort() < 2 * chosen.get(0).effort())
+                    .filter(o -> aim.isPresentable(o.hits()))
                     .findFirst()
                     .ifPresent(chosen::add);
         }
@@ -78,11 +94,12 @@ public final class Suggest {
 
     private List<Option> options() {
         List<Clause> clauses = new ArrayList<>();
-        candidates.values().forEach(of -> clause(wanted, of, unwanted).ifPresent(clauses::add));
+        candidates.values().forEach(of -> clause(aim, of).ifPresent(clauses::add));
         List<Option> options = new ArrayList<>();
         for (int i = 0; i < clauses.size(); i++) {
             Clause one = clauses.get(i);
-            options.add(new Option(all(one), one.hits(), one.effort()));
+            options.add(new Option(
+                    all(one), one.hits(), one.effort() + (isEqualledByDomains(one, clauses) ? BROAD_WORD : 0)));
             for (Clause other : clauses.subList(i + 1, clauses.size())) {
                 both(one, other.where()).ifPresent(options::add);
             }
@@ -91,16 +108,23 @@ public final class Suggest {
         return options;
     }
 
-    /**
-     * @param wrong messages it had better not hit
-     */
-    private Optional<Clause> clause(BitSet of, List<Candidate> among, BitSet wrong) {
-        return Clause.covering(of, among, c -> 1 + 3.0 * c.among(wrong) + broad(c.matches()));
+    /** One broad word comes after the senders' domains when these do as well. */
+    private boolean isEqualledByDomains(Clause clause, List<Clause> all) {
+        return clause.hasBroadWord()
+                && all.stream()
+                        .anyMatch(other -> other.where() == Where.SENDER_DOMAIN
+                                && other.lone() == 0
+                                && aim.fault(other.hits()) <= aim.fault(clause.hits()));
     }
 
+    private Optional<Clause> clause(Aim towards, List<Candidate> among) {
+        return Clause.covering(towards, among, c -> 1 + towards.cost(c) + broad(c.matches()));
+    }
+
+    /** What belongs is known of a kind, so that even much of all mail is not too much. */
     private double broad(int matches) {
         double part = (double) matches / past.size();
-        return part <= BROAD ? 0 : 20 * (part - BROAD);
+        return aim.whole() || part <= BROAD ? 0 : 20 * (part - BROAD);
     }
 
     /** Another criterion beside one, made for what the first takes wrongly. */
@@ -108,15 +132,9 @@ public final class Suggest {
         if (one.where() == Where.SENDER_DOMAIN && where == Where.SENDER) {
             return Optional.empty();
         }
-        return clause(wanted, candidates.get(where), among(unwanted, one.hits()))
+        return clause(aim.with(aim.wanted(), Sets.both(aim.unwanted(), one.hits())), candidates.get(where))
                 .map(other -> new Option(
-                        all(one, other), among(one.hits(), other.hits()), one.effort() + other.effort() + SECOND));
-    }
-
-    private static BitSet among(BitSet some, BitSet others) {
-        BitSet both = (BitSet) some.clone();
-        both.and(others);
-        return both;
+                        all(one, other), Sets.both(one.hits(), other.hits()), one.effort() + other.effort() + SECOND));
     }
 
     private static Group all(Clause... clauses) {
@@ -135,13 +153,14 @@ public final class Suggest {
         BitSet hits = new BitSet();
         double effort = 0;
         for (Candidate domain : domains) {
-            Optional<Clause> clause = clause(among(wanted, domain.hits()), words, among(unwanted, domain.hits()));
+            Aim there = aim.with(Sets.both(aim.wanted(), domain.hits()), Sets.both(aim.unwanted(), domain.hits()));
+            Optional<Clause> clause = clause(there, words);
             if (clause.isEmpty()) {
                 return Optional.empty();
             }
             Clause from = new Clause(Where.SENDER_DOMAIN, List.of(domain.value()), domain.hits(), 0);
             each.add(all(from, clause.get()));
-            hits.or(among(domain.hits(), clause.get().hits()));
+            hits.or(Sets.both(domain.hits(), clause.get().hits()));
             effort += from.effort() + clause.get().effort();
         }
         return each.size() < 2 || each.size() > 4
@@ -149,28 +168,24 @@ public final class Suggest {
                 : Optional.of(new Option(new Group(Group.Quantifier.ANY, each), hits, effort));
     }
 
-    /** Lower is better. What it takes elsewhere weighs little: the wanted messages are examples, not all there are. */
+    /** Lower is better. What it takes beyond examples weighs little, as they are not all there are. */
     private double score(Option option) {
-        BitSet missed = (BitSet) wanted.clone();
-        missed.andNot(option.hits());
-        BitSet wrong = among(unwanted, option.hits());
         int taken = option.hits().cardinality();
-        double elsewhere = Math.log(1 + (double) taken / wanted.cardinality());
-        return MISSED * missed.cardinality() / wanted.cardinality()
-                + WRONG * wrong.cardinality() / Math.max(1, unwanted.cardinality())
+        double elsewhere = Math.log(1 + (double) taken / aim.wanted().cardinality());
+        return aim.fault(option.hits())
                 + option.effort()
                 + broad(taken)
-                + (unwanted.isEmpty() ? 0.15 : 0.02) * elsewhere;
+                + (aim.unwanted().isEmpty() ? 0.15 : 0.02) * elsewhere;
     }
 
     private Suggestion suggestion(Option option) {
-        BitSet missed = (BitSet) wanted.clone();
-        missed.andNot(option.hits());
-        BitSet wrong = among(unwanted, option.hits());
-        BitSet elsewhere = (BitSet) option.hits().clone();
-        elsewhere.andNot(wanted);
-        elsewhere.andNot(unwanted);
-        return new Suggestion(option.criterion(), newestFirst(missed), newestFirst(wrong), newestFirst(elsewhere));
+        BitSet wrong = aim.whole() ? new BitSet() : Sets.both(aim.unwanted(), option.hits());
+        BitSet elsewhere = Sets.without(Sets.without(option.hits(), aim.wanted()), wrong);
+        return new Suggestion(
+                option.criterion(),
+                newestFirst(Sets.without(aim.wanted(), option.hits())),
+                newestFirst(wrong),
+                newestFirst(elsewhere));
     }
 
     private static List<Integer> newestFirst(BitSet places) {

@@ -25,6 +25,10 @@ enum Where {
         return effort;
     }
 
+    boolean isText() {
+        return this == SUBJECT || this == TEXT;
+    }
+
     SimpleCriterion test(List<String> values) {
         return switch (this) {
             case RECIPIENT ->

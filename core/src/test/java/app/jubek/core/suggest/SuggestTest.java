@@ -85,7 +85,7 @@ class SuggestTest {
         mail("anna@school.example", "Guided visit for 20 pupils");
         mail("bo@school.example", "Class 4b: guided visit on 3 May");
         int example = mail("cy@school.example", "May we have a guided visit?");
-        Start start = Start.of(corpus.since(Instant.EPOCH), example, Mails.VISITS);
+        Start start = Start.of(corpus.since(Instant.EPOCH), example, java.util.Optional.empty(), Mails.VISITS);
         assertThat(start.kept())
                 .extracting(kept -> Mails.words(kept.criterion().statement()))
                 .containsExactly("from anyone at school.example", "with “guided visit” in the subject");

@@ -2,12 +2,8 @@ package app.jubek.demo.garden;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.jubek.core.address.MailAddress;
-import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.reading.MessageReading;
 import app.jubek.core.recurring.Kind;
 import app.jubek.core.recurring.RecurringKinds;
 import app.jubek.core.review.Review;
@@ -15,16 +11,11 @@ import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.suggest.Suggest;
 import app.jubek.core.suggest.Suggestion;
-import app.jubek.core.text.Limits;
-import app.jubek.core.view.MessageContext;
-import app.jubek.core.view.MessageView;
 import app.jubek.formats.rulebook.RuleBookJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,33 +24,9 @@ import org.junit.jupiter.api.Test;
 
 /** What the engine makes of the garden's past mail, beside what it was made from. */
 class GardenEvidenceTest {
-    private static final MailAddress VISITS = MailAddress.of(GardenMail.VISITS);
-    private static final OwnSide OWN = new OwnSide(VISITS, List.of(VISITS), List.of("ostrel-gardens.example"));
-    private static final List<GardenMail.Letter> INBOX =
-            GardenMail.of(GardenMail.SEED, Instant.parse("2026-03-29T18:00:00Z")).letters().stream()
-                    .filter(letter -> letter.folder().equals("INBOX"))
-                    .toList();
-    private static final List<PastMessage> PAST = past();
-
-    private static List<PastMessage> past() {
-        MessageReading reading = new MessageReading(Limits.standard());
-        List<PastMessage> past = new ArrayList<>();
-        for (GardenMail.Letter letter : INBOX) {
-            MessageContext context = new MessageContext(
-                    OWN,
-                    AddressBook.empty(),
-                    letter.received(),
-                    letter.received(),
-                    GardenMail.ZONE,
-                    false,
-                    VISITS.address(),
-                    "INBOX",
-                    false);
-            MessageView seen = new MessageView(reading.read(letter.bytes()), context);
-            past.add(new PastMessage(past.size(), letter.received(), seen));
-        }
-        return past;
-    }
+    private static final OwnSide OWN = GardenPast.OWN;
+    private static final List<GardenMail.Letter> INBOX = GardenPast.INBOX;
+    private static final List<PastMessage> PAST = GardenPast.MESSAGES;
 
     /** Pairs of messages put together, among those that recur; the tail recurs by accident only. */
     @Test
@@ -111,22 +78,18 @@ class GardenEvidenceTest {
 
     @Test
     void theReviewFindsNothingAmissWithTheDemosRules() throws IOException {
-        Corpus corpus = new Corpus(100, Long.MAX_VALUE);
-        PAST.forEach(corpus::add);
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
-        assertThat(Review.of(book, corpus.since(Instant.EPOCH), OWN, Opening.usual(ZoneOffset.UTC)))
+        assertThat(Review.of(book, GardenPast.evidence(), OWN, Opening.usual(ZoneOffset.UTC)))
                 .isEmpty();
     }
 
     /** From three school visits and three other messages of the same senders and words. */
     @Test
     void threeVisitsAndAnInvoiceAreToldApart() {
-        Corpus corpus = new Corpus(100, Long.MAX_VALUE);
-        PAST.forEach(corpus::add);
         List<Integer> visits = places("Guided visit for", 3);
         List<Integer> others = places("Invoice for our guided visit", 2);
         Suggestion first =
-                Suggest.of(corpus.since(Instant.EPOCH), visits, others, OWN).get(0);
+                Suggest.of(GardenPast.evidence(), visits, others, OWN).get(0);
         assertThat(first.missed()).isEmpty();
         assertThat(first.wrong()).isEmpty();
         assertThat(first.elsewhere())

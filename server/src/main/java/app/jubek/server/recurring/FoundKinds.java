@@ -4,8 +4,11 @@ import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.recurring.Kind;
 import app.jubek.core.recurring.RecurringKinds;
 import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.platform.Refused;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -32,6 +35,25 @@ class FoundKinds {
                                         ? known
                                         : new Found(size, first, last, find(window)))
                 .kinds();
+    }
+
+    /** The kind that a message is of. */
+    Optional<Kind> of(PastMail.Window window, int place) {
+        return in(window).stream()
+                .filter(kind -> Collections.binarySearch(kind.members(), place) >= 0)
+                .findFirst();
+    }
+
+    /**
+     * @throws Refused when no such kind recurs in the window
+     */
+    Kind named(PastMail.Window window, String key) {
+        return in(window).stream()
+                .filter(kind -> kind.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> Refused.invalid(
+                        "This mail no longer recurs within the evidence window: choose a longer one at the top.",
+                        List.of()));
     }
 
     private static List<Kind> find(PastMail.Window window) {

@@ -1,13 +1,19 @@
 package app.jubek.server.recurring;
 
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.people.OwnSide;
 import app.jubek.core.recurring.Kind;
 import app.jubek.core.rehearse.PastRun;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.suggest.Addition;
+import app.jubek.core.suggest.Suggest;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.pastmail.Weeks;
+import app.jubek.server.recurring.RecurringController.KindView;
 import app.jubek.server.recurring.RecurringController.RecurringView;
+import app.jubek.server.recurring.RecurringController.Sender;
 import app.jubek.server.recurring.RecurringController.Taken;
 import app.jubek.server.recurring.RecurringController.Who;
 import app.jubek.server.recurring.RecurringController.WhoView;
@@ -16,10 +22,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Kinds of recurring mail as they are shown: with the rules that take them or nearly do. */
 final class KindLines {
     private static final int SAMPLE = 12;
+    private static final int MOST = 12;
 
     private final PastMail.Window window;
     private final RuleBook book;
@@ -44,8 +53,8 @@ final class KindLines {
         return new RecurringView(
                 kind.key(),
                 who(kind.who()),
-                kind.patterns(),
-                kind.morePatterns(),
+                kind.patterns().stream().limit(1).toList(),
+                Math.max(0, kind.patterns().size() - 1),
                 kind.size(),
                 Weeks.of(
                         members.stream()
@@ -54,11 +63,40 @@ final class KindLines {
                         window.now(),
                         window.days()),
                 PastMail.Line.of(window.past().message(newest)),
-                sample(members).stream()
-                        .map(at -> window.past().message(at).id())
-                        .toList(),
                 sorted(taken),
                 untaken * 2 > members.size() ? nearly(members) : Optional.empty());
+    }
+
+    /** The same in detail, with its messages from one on, the newest first. */
+    KindView opened(Kind kind, int offset, int limit) {
+        Corpus.View past = window.past();
+        OwnSide own = window.mailbox().own();
+        int size = kind.size();
+        List<PastMail.Line> messages = IntStream.range(Math.min(offset, size), Math.min(size, offset + limit))
+                .map(at -> kind.members().get(size - 1 - at))
+                .mapToObj(past::message)
+                .map(PastMail.Line::of)
+                .toList();
+        List<Sender> senders = senders(kind);
+        return new KindView(
+                view(kind),
+                kind.patterns().stream().limit(MOST).toList(),
+                senders.stream().limit(MOST).toList(),
+                senders.size(),
+                messages,
+                SuggestionView.all(Suggest.of(past, kind, own), past, size));
+    }
+
+    private List<Sender> senders(Kind kind) {
+        return kind.members().stream()
+                .map(at -> window.past().message(at).message().sender())
+                .flatMap(Optional::stream)
+                .collect(Collectors.groupingBy(MailAddress::key, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .map(e -> new Sender(e.getKey(), e.getValue().intValue()))
+                .sorted(Comparator.comparing(Sender::messages).reversed().thenComparing(Sender::address))
+                .toList();
     }
 
     private static WhoView who(Kind.Who who) {
@@ -85,7 +123,7 @@ final class KindLines {
 
     private static List<Integer> sample(List<Integer> members) {
         int step = Math.max(1, members.size() / SAMPLE);
-        return java.util.stream.IntStream.range(0, members.size())
+        return IntStream.range(0, members.size())
                 .filter(i -> (members.size() - 1 - i) % step == 0)
                 .map(members::get)
                 .limit(SAMPLE)

@@ -13,6 +13,8 @@ import org.springframework.web.bind.annotation.RestController;
 /** What keeps coming, and which rule takes it. */
 @RestController
 class RecurringController {
+    private static final int MOST_AT_ONCE = 400;
+
     private final PastMail pastMail;
     private final FoundKinds found;
 
@@ -25,8 +27,8 @@ class RecurringController {
 
     /**
      * @param who one line: a list, an address, domains, or how many senders
+     * @param patterns the most frequent one, if it has any
      * @param weeks messages by week, oldest first
-     * @param sample ids of some of its messages, spread over the window
      * @param takenBy rules that take some of it, those that take most first
      * @param nearly a rule that would take it with one value more
      */
@@ -38,7 +40,6 @@ class RecurringController {
             int messages,
             List<Integer> weeks,
             PastMail.Line example,
-            List<Long> sample,
             List<Taken> takenBy,
             Optional<Taken> nearly) {}
 
@@ -54,6 +55,36 @@ class RecurringController {
     }
 
     record Taken(String rule, String name, int messages) {}
+
+    /**
+     * A kind in detail.
+     *
+     * @param patterns of its subjects, the most frequent first, at most twelve
+     * @param senders those of most messages, at most twelve
+     * @param messages a page of them, the newest first
+     */
+    record KindView(
+            RecurringView kind,
+            List<Kind.Pattern> patterns,
+            List<Sender> senders,
+            int allSenders,
+            List<PastMail.Line> messages,
+            List<SuggestionView> suggestions) {}
+
+    record Sender(String address, int messages) {}
+
+    /** One kind: its messages, patterns, senders, and what would take it. */
+    @GetMapping("/api/mailboxes/{mailbox}/recurring-mail/kind")
+    KindView kind(
+            @Allowed UUID mailbox,
+            @RequestParam String key,
+            @RequestParam(defaultValue = "90") int days,
+            @RequestParam(defaultValue = "0") int offset,
+            @RequestParam(defaultValue = "40") int limit) {
+        PastMail.Window window = pastMail.window(mailbox, days);
+        return new KindLines(window)
+                .opened(found.named(window, key), Math.max(0, offset), Math.min(Math.max(1, limit), MOST_AT_ONCE));
+    }
 
     @GetMapping("/api/mailboxes/{mailbox}/recurring-mail")
     RecurringListView kinds(@Allowed UUID mailbox, @RequestParam(defaultValue = "90") int days) {

@@ -31,30 +31,17 @@ import tools.jackson.databind.JsonNode;
 /** From messages to criteria. */
 @RestController
 class SuggestController {
-    private static final int EXAMPLES = 4;
-
     private final PastMail pastMail;
+    private final FoundKinds found;
 
-    SuggestController(PastMail pastMail) {
+    SuggestController(PastMail pastMail, FoundKinds found) {
         this.pastMail = pastMail;
+        this.found = found;
     }
 
     record SuggestAsked(List<Long> wanted, List<Long> unwanted, int days) {}
 
     record SuggestView(int wanted, int unwanted, List<SuggestionView> suggestions) {}
-
-    /**
-     * @param sentence the criteria in words
-     * @param examples of what else it takes, the newest
-     */
-    record SuggestionView(
-            @Schema(ref = "#/components/schemas/Criterion") JsonNode picksOut,
-            Statement clause,
-            int takes,
-            List<PastMail.Line> missed,
-            List<PastMail.Line> wrong,
-            int elsewhere,
-            List<PastMail.Line> examples) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/suggestions")
     SuggestView suggest(@Allowed UUID mailbox, @RequestBody SuggestAsked asked) {
@@ -64,31 +51,10 @@ class SuggestController {
         if (wanted.isEmpty()) {
             throw Refused.invalid("Say of at least one message within the evidence window that it belongs.", List.of());
         }
-        List<SuggestionView> suggestions = Suggest.of(
-                        window.past(), wanted, unwanted, window.mailbox().own())
-                .stream()
-                .map(suggestion -> view(suggestion, window.past(), wanted.size()))
-                .toList();
-        return new SuggestView(wanted.size(), unwanted.size(), suggestions);
-    }
-
-    private static SuggestionView view(Suggestion suggestion, Corpus.View past, int wanted) {
-        return new SuggestionView(
-                RuleBookJson.write(suggestion.picksOut()),
-                suggestion.picksOut().statement(),
-                wanted - suggestion.missed().size(),
-                lines(suggestion.missed(), past),
-                lines(suggestion.wrong(), past),
-                suggestion.elsewhere().size(),
-                lines(suggestion.elsewhere(), past));
-    }
-
-    private static List<PastMail.Line> lines(List<Integer> places, Corpus.View past) {
-        return places.stream()
-                .limit(EXAMPLES)
-                .map(past::message)
-                .map(PastMail.Line::of)
-                .toList();
+        List<Suggestion> suggestions =
+                Suggest.of(window.past(), wanted, unwanted, window.mailbox().own());
+        return new SuggestView(
+                wanted.size(), unwanted.size(), SuggestionView.all(suggestions, window.past(), wanted.size()));
     }
 
     record CompletionsView(List<Completions.Completion> completions) {}
@@ -131,7 +97,7 @@ class SuggestController {
         PastMail.Window window = pastMail.window(mailbox, days);
         int place = window.place(id);
         OwnSide own = window.mailbox().own();
-        Start start = Start.of(window.past(), place, own);
+        Start start = Start.of(window.past(), place, found.of(window, place), own);
         List<AdditionView> additions = window.book().rules().stream()
                 .flatMap(rule -> Addition.of(rule, window.past().message(place).seen(), own).stream())
                 .map(addition -> view(addition, window))

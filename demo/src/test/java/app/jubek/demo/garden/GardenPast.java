@@ -1,0 +1,53 @@
+package app.jubek.demo.garden;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.corpus.Corpus;
+import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.reading.MessageReading;
+import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
+import app.jubek.core.view.MessageView;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The garden's past mail as the engine sees it, beside the letters that it was made from. */
+final class GardenPast {
+    static final MailAddress VISITS = MailAddress.of(GardenMail.VISITS);
+    static final OwnSide OWN = new OwnSide(VISITS, List.of(VISITS), List.of("ostrel-gardens.example"));
+    static final Instant END = Instant.parse("2026-03-29T18:00:00Z");
+    static final List<GardenMail.Letter> INBOX = GardenMail.of(GardenMail.SEED, END).letters().stream()
+            .filter(letter -> letter.folder().equals("INBOX"))
+            .toList();
+    static final List<PastMessage> MESSAGES = messages();
+
+    private GardenPast() {}
+
+    static Corpus.View evidence() {
+        Corpus corpus = new Corpus(100, Long.MAX_VALUE);
+        MESSAGES.forEach(corpus::add);
+        return corpus.since(Instant.EPOCH);
+    }
+
+    private static List<PastMessage> messages() {
+        MessageReading reading = new MessageReading(Limits.standard());
+        List<PastMessage> past = new ArrayList<>();
+        for (GardenMail.Letter letter : INBOX) {
+            MessageContext context = new MessageContext(
+                    OWN,
+                    AddressBook.empty(),
+                    letter.received(),
+                    letter.received(),
+                    GardenMail.ZONE,
+                    false,
+                    VISITS.address(),
+                    "INBOX",
+                    false);
+            MessageView seen = new MessageView(reading.read(letter.bytes()), context);
+            past.add(new PastMessage(past.size(), letter.received(), seen));
+        }
+        return past;
+    }
+}
