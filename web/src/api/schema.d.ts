@@ -1371,6 +1371,7 @@ export interface components {
         IncomingLine: {
             message: components["schemas"]["MessageLine"];
             steps: components["schemas"]["StepView"][];
+            today: components["schemas"]["Today"][];
         };
         IncomingView: {
             /** Format: int32 */
@@ -1518,10 +1519,13 @@ export interface components {
             criteria: components["schemas"]["Criterion"][];
             /** Format: int32 */
             days: number;
+            /** @enum {string} */
+            happened?: "ANYTHING" | "DONE" | "WAITS" | "WITHHELD" | "NOTHING" | "PAST" | "UNPICKED";
             /** Format: int32 */
             limit: number;
             /** Format: int32 */
             offset: number;
+            rule?: string;
             words: string;
         };
         NoneOf: {
@@ -2014,6 +2018,11 @@ export interface components {
             values: string[];
             /** @description is, begins and ends look at the subject without its reply and forward prefixes, unless this is true. */
             withPrefixes?: boolean;
+        };
+        Today: {
+            kinds: ("FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP")[];
+            name: string;
+            rule: string;
         };
         Traffic: {
             /** Format: int32 */

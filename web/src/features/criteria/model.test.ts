@@ -12,6 +12,12 @@ import {
 
 test('pasted lines become values and the same value in another letter case does not come twice', () => {
   expect(pastedValues('guided visit\r\nclass booking\n\n', true)).toEqual(['guided visit', 'class booking']);
+  expect(pastedValues('guided visit, class booking; tour', true)).toEqual([
+    'guided visit',
+    'class booking',
+    'tour',
+  ]);
+  expect(pastedValues('1,200 bulbs, “Dear Sir, please”', true)).toEqual(['1,200 bulbs', 'Dear Sir, please']);
   expect(pastedValues('Anna <a@x.example>, b@x.example', false)).toContain('a@x.example');
   expect(withValues(['Visit'], ['visit', 'tour', 'Tour'])).toEqual(['Visit', 'tour']);
 });
@@ -59,5 +65,9 @@ test('what is no address or domain says what would be', () => {
   expect(valueFault(test('is', ['a@b.example']), 'birkhall.example')).toContain(
     'Whole addresses are compared',
   );
-  expect(valueFault(test('is', ['a@b.example']), 'Liv')).toContain('For a name, choose “sender’s name”');
+  expect(valueFault(test('is', ['a@b.example']), 'Liv')).toContain('for a name, “sender’s name”');
+  expect(valueFault(test('at domain', []), 'tickets')).toContain(
+    'For a piece of an address, choose “contains”',
+  );
+  expect(valueFault({ part: 'sender', how: 'contains', values: [] }, 'tickets')).toBeUndefined();
 });

@@ -15,7 +15,11 @@ const NUMBER_PARTS = ['size', 'attachments'] as const;
 const COMPARED = ['over', 'under'] as const;
 
 /** The tests that the screens change, of all that a rule may have; others are kept as they are. */
-export type AddressCriterion = Schemas['AddressCriterion'] & { part: (typeof ADDRESS_PARTS)[number] };
+export type AddressCriterion = (Schemas['AddressCriterion'] | PieceOfAddress) & {
+  part: (typeof ADDRESS_PARTS)[number];
+};
+/** A criterion of text that looks at addresses. */
+type PieceOfAddress = Schemas['TextCriterion'] & { how: 'contains' };
 export type WordsTest = Schemas['TextCriterion'] & { part: (typeof TEXT_PARTS)[number] };
 export type TraitCriterion = Schemas['TraitCriterion'];
 export type NumberCriterion = Schemas['NumberCriterion'] & {
@@ -26,6 +30,7 @@ export type Test = AddressCriterion | WordsTest | TraitCriterion | NumberCriteri
 export type ValuedTest = AddressCriterion | WordsTest | TraitCriterion;
 export type WordsHow = WordsTest['how'];
 
+const ADDRESS_HOWS: AddressCriterion['how'][] = ['is', 'at domain', 'at domain or below', 'contains'];
 export const WORDS_HOWS: WordsHow[] = [
   'contains',
   'whole words',
@@ -122,7 +127,7 @@ export function isTest(criterion: Criterion): criterion is Test {
     return false;
   }
   if (isAddress(test)) {
-    return test.how === 'is' || test.how === 'at domain' || test.how === 'at domain or below';
+    return ADDRESS_HOWS.includes(test.how);
   }
   return isTrait(test) ? areKnown(test) : isOfWords(test);
 }
@@ -199,8 +204,8 @@ export function meant({ criterion, typing, group }: Item): Criterion | undefined
   if (isNumber(test)) {
     return criterion;
   }
-  const typed = typing.trim();
-  const values = typed.length > 1 && isWhole(test, typed) ? [...test.values, typed] : test.values;
+  const typed = pastedValues(typing, !isAddress(test)).filter((one) => one.length > 1 && isWhole(test, one));
+  const values = withValues(test.values, typed);
   return values.length === 0 ? undefined : ({ ...test, values } as Criterion);
 }
 
@@ -208,6 +213,9 @@ export function meant({ criterion, typing, group }: Item): Criterion | undefined
 function isWhole(test: ValuedTest, typed: string): boolean {
   if (!isAddress(test)) {
     return !isTrait(test) && (test as WordsTest).how !== 'pattern';
+  }
+  if (test.how === 'contains') {
+    return true;
   }
   return test.how === 'is' ? /^[^@\s]+@[^@\s]+\.[^@\s]+$/.test(typed) : /^@?[\w-]+(\.[\w-]+)+$/.test(typed);
 }
@@ -225,7 +233,7 @@ export function addressFault(value: string): string | undefined {
 
 /** Why a value can’t be compared with addresses in this way, told where it is typed. */
 export function valueFault(test: ValuedTest, value: string): string | undefined {
-  if (!isAddress(test)) {
+  if (!isAddress(test) || test.how === 'contains') {
     return undefined;
   }
   const isFirst = test.values.length === 0;
@@ -239,13 +247,19 @@ export function valueFault(test: ValuedTest, value: string): string | undefined 
       ? undefined
       : `Whole addresses are compared here: write one, or add another criterion for the domain “${value}”.`;
   }
-  return `“${value}” is neither an address nor a domain: write liv@school.example or school.example. For a name, choose “sender’s name” above.`;
+  return `“${value}” is neither an address nor a domain: write liv@school.example or school.example. For a piece of an address, choose “contains” above; for a name, “sender’s name”.`;
 }
 
-/** Splits what was typed or pasted into values: by lines, semicolons and, for addresses, commas and spaces. */
+/**
+ * Splits what was typed or pasted into values: by lines, semicolons and commas, for addresses by spaces too. What stands
+ * in quotation marks is one value, and so is a number with a comma.
+ */
 export function pastedValues(text: string, isWords: boolean): string[] {
-  const parts = text.split(isWords ? /[\r\n;]+/ : /[\s,;<>]+/);
-  return parts.map((part) => part.trim()).filter((part) => part !== '');
+  if (!isWords) {
+    return text.split(/[\s,;<>]+/).filter((part) => part !== '');
+  }
+  const parts = text.match(/\s*["“][^"“”\r\n]+["”]|(?:[^\r\n;,]|(?<=\d),(?=\d))+/g) ?? [];
+  return parts.map((part) => part.trim().replace(/^["“](.+)["”]$/, '$1')).filter((part) => part !== '');
 }
 
 /** The values with more added; the same value in another letter case is not added twice. */
@@ -263,7 +277,7 @@ export function withValues(values: string[], more: string[]): string[] {
 /** Adds values; the first whole address typed where a domain was expected turns the test into one of addresses. */
 export function added(test: ValuedTest, more: string[]): ValuedTest {
   const values = withValues(test.values, more);
-  if (!isAddress(test) || test.values.length > 0) {
+  if (!isAddress(test) || test.how === 'contains' || test.values.length > 0) {
     return { ...test, values };
   }
   const whole = more.some((value) => ADDRESS.test(value));

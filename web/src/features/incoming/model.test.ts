@@ -33,9 +33,13 @@ test('what happened is said shortly, and what waits for a person before what was
 });
 
 test('past mail, untouched mail and mail set aside are told apart', () => {
-  expect(happened('PAST', []).words).toBe('past mail');
+  expect(happened('PAST', []).words).toBe('no rule today');
+  expect(
+    happened('PAST', [], [{ rule: 'r', name: 'Seed exchange', kinds: ['KEEP', 'MARK', 'FILE'] }]),
+  ).toEqual({ kinds: ['MARK', 'FILE'], words: 'today: Seed exchange' });
   expect(happened('DECIDED', []).words).toBe('stays in the inbox');
   expect(happened('DECIDED', [step({ state: 'WITHHELD' })]).words).toBe('stays in the inbox');
+  expect(happened('DECIDED', [step({ kind: 'REPLY', state: 'WITHHELD' })]).words).toBe('not replied to');
   expect(happened('SET_ASIDE', []).words).toBe('set aside');
 });
 

@@ -11,21 +11,35 @@ export interface Happened {
   words: string;
 }
 
-/** What happened to a message, in a few words; steps that were kept back are named before those that were done. */
-export function happened(status: Schemas['MessageLine']['status'], steps: Step[]): Happened {
+/**
+ * What happened to a message, in a few words; steps that were kept back are named before those that were done. Of past
+ * mail, what today's rules would do.
+ */
+export function happened(
+  status: Schemas['MessageLine']['status'],
+  steps: Step[],
+  today: Schemas['Today'][] = [],
+): Happened {
   if (status === 'SET_ASIDE') {
     return { kinds: ['HELD'], words: 'set aside' };
+  }
+  if (status === 'PAST' && steps.length === 0) {
+    return {
+      kinds: [...new Set(today.flatMap((rule) => rule.kinds.filter((kind) => kind !== 'KEEP')))],
+      words: today.length === 0 ? 'no rule today' : `today: ${today.map((rule) => rule.name).join(', ')}`,
+    };
   }
   const waiting = steps.filter((step) => WAITING.includes(step.state));
   const going = steps.filter((step) => !WAITING.includes(step.state) && step.state !== 'WITHHELD');
   const kinds = [...new Set(going.map((step) => step.kind as Happening))];
   const words = [
     ...waiting.map((step) => stateInWords(step.state)),
+    ...steps.filter((step) => step.state === 'WITHHELD' && step.kind === 'REPLY').map(() => 'not replied to'),
     ...going.map((step) => shortDone(step.kind, step.done.words)),
   ];
   return {
     kinds: waiting.length > 0 ? ['HELD', ...kinds] : kinds,
-    words: [...new Set(words)].join(', ') || (status === 'PAST' ? 'past mail' : 'stays in the inbox'),
+    words: [...new Set(words)].join(', ') || 'stays in the inbox',
   };
 }
 

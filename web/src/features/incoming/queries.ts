@@ -1,7 +1,8 @@
-import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQueries, useQuery } from '@tanstack/react-query';
 import { asking } from '../../api/asking';
 import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
+import { useBeginRule } from '../drafts';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export const PAGE = 100;
@@ -9,6 +10,9 @@ export const PAGE = 100;
 export interface Search {
   words: string;
   criteria: Schemas['Criterion'][];
+  happened?: Schemas['MessagesAsked']['happened'];
+  /** That picks the messages as it is now. */
+  rule?: string;
 }
 
 /** The pages of messages that are on the screen. */
@@ -95,6 +99,23 @@ export function useSuggestions(wanted: number[], unwanted: number[], open: boole
           body: { wanted, unwanted, days },
         }),
       ),
+  });
+}
+
+/** Begins a rule with the criteria that are kept of one message, and gives its id. */
+export function useBeginFrom() {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  const begin = useBeginRule();
+  return useMutation({
+    mutationFn: async (id: number) => {
+      const start = await unwrap(
+        api.GET('/api/mailboxes/{mailbox}/messages/{id}/start', {
+          params: { path: { mailbox, id }, query: { days } },
+        }),
+      );
+      return begin({ all: start.kept.map((one) => one.criterion) }, id);
+    },
   });
 }
 

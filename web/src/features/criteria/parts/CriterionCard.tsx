@@ -143,5 +143,8 @@ function hint(test: ValuedTest): string {
         ? 'a pattern, then Enter …'
         : 'a phrase …';
   }
+  if (test.how === 'contains') {
+    return 'a piece of an address …';
+  }
   return test.how === 'is' ? 'an address …' : 'a domain or an address …';
 }

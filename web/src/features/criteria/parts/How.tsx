@@ -17,6 +17,7 @@ const ADDRESS_HOWS = [
   { value: 'at domain or below' as const, text: 'at domain, subdomains too' },
   { value: 'at domain' as const, text: 'at exactly this domain' },
   { value: 'is' as const, text: 'this address' },
+  { value: 'contains' as const, text: 'an address that contains' },
 ];
 const RECIPIENTS = [
   { value: 'recipient' as const, text: 'in To or Cc' },
@@ -99,7 +100,7 @@ function AddressHow({ test, onChange }: { test: AddressCriterion; onChange: (tes
         label="how"
         value={test.how}
         options={ADDRESS_HOWS}
-        onChoose={(how) => onChange({ ...test, how })}
+        onChoose={(how) => onChange({ ...test, how } as AddressCriterion)}
       />
     </>
   );

@@ -1,22 +1,21 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { shortDate } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
-import { Glyph } from '../../../ui/glyphs';
 import { Empty, Trouble } from '../../../ui/States';
 import { item, meant, type Criterion, type Item } from '../../criteria';
+import { useBeginRule } from '../../drafts';
 import { LookingThrough, useEvidenceDays } from '../../mailbox';
-import { happened } from '../model';
-import { PAGE, useMessagePages } from '../queries';
+import { PAGE, useMessagePages, type Search } from '../queries';
 import { CriteriaChips } from './CriteriaChips';
-import { Verdicts } from './Verdicts';
+import { SoughtByChoice, type SoughtBy } from './SoughtByChoice';
+import { COLUMNS, MessageRow, SIDE } from './MessageRow';
 
 const ROW = 34;
-const COLUMNS =
-  'grid grid-cols-[minmax(120px,190px)_60px_minmax(100px,170px)_minmax(0,1fr)] gap-3 items-center pl-4';
 
 interface Props {
   onOpen: (message: number) => void;
@@ -30,12 +29,14 @@ export function MessagesTable({ onOpen, sender }: Props) {
   const [items, setItems] = useState(() => from(sender));
   const typed = useDeferredValue(words);
   const asked = useDeferredValue(items);
+  const [by, setBy] = useState<SoughtBy>({});
   const search = useMemo(
     () => ({
+      ...by,
       words: typed.trim(),
       criteria: asked.map(meant).filter((criterion): criterion is Criterion => criterion !== undefined),
     }),
-    [typed, asked],
+    [typed, asked, by],
   );
   const days = useEvidenceDays();
   const scroller = useRef<HTMLDivElement>(null);
@@ -43,7 +44,13 @@ export function MessagesTable({ onOpen, sender }: Props) {
   const results = useMessagePages(search, pages);
   const first = results.find((r) => r.data)?.data;
   const found = first?.found ?? 0;
-  const all = search.words === '' && search.criteria.length === 0;
+  const blank = search.words === '' && search.criteria.length === 0;
+  const all = blank && Object.keys(by).length === 0;
+
+  const begin = useBeginRule();
+  const navigate = useNavigate();
+  const start = () =>
+    void begin({ all: sought(search) }, undefined).then((rule) => navigate(`/rules/${rule}`));
 
   // The virtualizer's functions can't be memoized; this component does not rely on that.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -78,6 +85,11 @@ export function MessagesTable({ onOpen, sender }: Props) {
           onChange={(e) => setWords(e.target.value)}
         />
         <CriteriaChips items={items} onChange={setItems} />
+        {!blank && (
+          <Button small onClick={start}>
+            Start a rule from this search
+          </Button>
+        )}
         <span className="grow" />
         <span className="figures text-sm text-ink2" aria-live="polite">
           {first &&
@@ -94,14 +106,14 @@ export function MessagesTable({ onOpen, sender }: Props) {
           />
         </div>
       )}
-      <div className="flex pb-1 text-[12.5px] text-ink2">
+      <div className="flex items-center pb-1 text-[12.5px] text-ink2">
         <div className={`${COLUMNS} min-w-0 grow`}>
-          <span>what happened</span>
+          <SoughtByChoice by={by} onChoose={setBy} />
           <span>when</span>
           <span>sender</span>
           <span>subject</span>
         </div>
-        <span className="w-[196px] shrink-0 pl-3">example?</span>
+        <span className={SIDE}>example?</span>
       </div>
       <div
         ref={scroller}
@@ -117,7 +129,7 @@ export function MessagesTable({ onOpen, sender }: Props) {
           <Empty>
             {all
               ? 'No messages in this period. New mail appears here by itself.'
-              : `No message in the last ${days} days meets this. Remove a word or a criterion.`}
+              : `No message in the last ${days} days meets this. Remove a word or a criterion, or choose another “what happened”.`}
           </Empty>
         )}
         <div className="relative" style={{ height: rows.getTotalSize() }}>
@@ -130,12 +142,7 @@ export function MessagesTable({ onOpen, sender }: Props) {
                 className="absolute inset-x-0 top-0 flex border-b border-line"
                 style={{ height: ROW, transform: `translateY(${row.start}px)` }}
               >
-                {shown && <Row line={shown} onOpen={() => onOpen(shown.message.id)} />}
-                {shown && (
-                  <span className="flex w-[196px] shrink-0 items-center pl-3">
-                    <Verdicts id={shown.message.id} subject={shown.message.subject} />
-                  </span>
-                )}
+                {shown && <MessageRow line={shown} onOpen={() => onOpen(shown.message.id)} />}
               </div>
             );
           })}
@@ -145,36 +152,16 @@ export function MessagesTable({ onOpen, sender }: Props) {
   );
 }
 
+/** What is looked for, as criteria. */
+function sought({ words, criteria }: Search): Criterion[] {
+  return words === ''
+    ? criteria
+    : [{ part: 'subject or text', how: 'contains', values: [words] } as Criterion, ...criteria];
+}
+
 function from(sender: string | null): Item[] {
   const how = sender?.includes('@') ? 'is' : 'at domain or below';
   return sender === null ? [] : [item({ part: 'sender', how, values: [sender] })];
-}
-
-function Row({ line, onOpen }: { line: Schemas['IncomingLine']; onOpen: () => void }) {
-  const { message, steps } = line;
-  const what = happened(message.status, steps);
-  return (
-    <button
-      type="button"
-      onClick={onOpen}
-      className={`${COLUMNS} h-full min-w-0 grow text-left hover:bg-ground`}
-    >
-      <span className="flex min-w-0 items-center gap-1.5 text-[12.5px] text-ink2">
-        {what.kinds.map((kind) => (
-          <Glyph key={kind} of={kind} />
-        ))}
-        <span className="truncate">{what.words}</span>
-      </span>
-      <span className="figures text-sm text-ink2">{shortDate(message.received)}</span>
-      <span className="truncate">
-        <bdi>{message.sender}</bdi>
-      </span>
-      <span className="truncate">
-        <bdi>{message.subject || <i className="text-ink2">(no subject)</i>}</bdi>
-        {message.notes.length > 0 && <span className="ml-2 text-sm text-clay">read only in part</span>}
-      </span>
-    </button>
-  );
 }
 
 function pagesOf(from: number, to: number): number[] {

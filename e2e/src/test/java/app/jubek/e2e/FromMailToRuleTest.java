@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.MouseButton;
 import org.junit.jupiter.api.Test;
 
 /** What people do first: see what keeps coming, gather messages, leave some out, try, and put in order. */
@@ -40,6 +41,22 @@ class FromMailToRuleTest extends Journey {
         button("Use these criteria").first().click();
         assertThat(page.getByText("your example: picked")).isVisible();
         assertThat(counter("PICKED")).isGreaterThan(100);
+    }
+
+    @Test
+    void whatIsLookedForBecomesARuleAndARowHasAMenuOfItsOwn() {
+        open("Messages");
+        search("rota meeting");
+        button("Start a rule from this search").click();
+        assertThat(page.getByLabel("Remove rota meeting")).isVisible();
+        assertThat(counter("PICKED")).isGreaterThan(20);
+        open("Messages");
+        search("Are you open");
+        row("Are you open").click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Start a rule from it"))
+                .click();
+        assertThat(page.getByLabel("Remove Are you open on")).isVisible();
+        assertThat(page.getByText("your example: picked")).isVisible();
     }
 
     @Test

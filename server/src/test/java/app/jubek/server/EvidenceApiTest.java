@@ -135,29 +135,6 @@ class EvidenceApiTest extends ServerTest {
     }
 
     @Test
-    void wordsTypedInIncomingAreLookedForInSubjectAndTextWhateverTheirLetterCase() {
-        JsonNode found = messages("GUIDED visit");
-        assertThat(found.get("found").intValue()).isEqualTo(4);
-        assertThat(found.get("lines")).hasSize(2);
-        assertThat(messages(" ").get("found").intValue())
-                .isEqualTo(found.get("messages").intValue());
-    }
-
-    @Test
-    void criteriaOtherThanWordsSeeAllPartsOfPastMail() {
-        assertThat(messages("", "{\"part\":\"field\",\"field\":\"from\",\"how\":\"is present\"}")
-                        .get("found")
-                        .intValue())
-                .isPositive();
-        String toVisits = "{\"part\":\"to\",\"how\":\"is\",\"values\":[\"" + World.VISITS + "\"]}";
-        assertThat(messages("guided visit", toVisits).get("found").intValue()).isEqualTo(4);
-        assertThat(messages("guided visit", toVisits.replace("}", ",\"not\":true}"))
-                        .get("found")
-                        .intValue())
-                .isZero();
-    }
-
-    @Test
     void aRuleIsStartedFromMessagesAndARuleThatNearlyTakesOneIsOffered() {
         JsonNode lines = messages("guided visit", FROM_EVIDENCE).get("lines");
         long one = lines.get(0).at("/message/id").longValue();

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -16,6 +17,10 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
 
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.digest in :digests")
     List<MessageEntity> withDigests(UUID mailbox, Collection<String> digests);
+
+    @Query(
+            "select m.id from MessageEntity m where m.mailboxId = :mailbox and m.status = :status and m.receivedAt >= :since")
+    Set<Long> ofStatus(UUID mailbox, MessageStatus status, Instant since);
 
     Optional<MessageEntity> findByIdAndMailboxId(long id, UUID mailboxId);
 

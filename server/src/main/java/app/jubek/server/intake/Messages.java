@@ -26,6 +26,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -175,6 +176,12 @@ public class Messages implements StoredMail {
     @Transactional(readOnly = true)
     public int decidedSince(UUID mailbox, Instant since) {
         return messages.countDecided(mailbox, since);
+    }
+
+    /** The ids of the messages since an instant that came to be here in one way. */
+    @Transactional(readOnly = true)
+    public Set<Long> ofStatus(UUID mailbox, MessageStatus status, Instant since) {
+        return messages.ofStatus(mailbox, status, since);
     }
 
     /** One line for each message, by id. */

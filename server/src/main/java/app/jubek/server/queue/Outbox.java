@@ -160,6 +160,12 @@ public class Outbox {
                         .collect(Collectors.groupingBy(StepView::message));
     }
 
+    /** Messages of which a step is in one of these states. */
+    @Transactional(readOnly = true)
+    public Set<Long> messagesIn(UUID mailbox, Set<StepState> states) {
+        return steps.messagesIn(mailbox, states);
+    }
+
     /** Newest first; with no states given, all of them. */
     @Transactional(readOnly = true)
     public List<StepView> newest(UUID mailbox, Set<StepState> states, int limit) {

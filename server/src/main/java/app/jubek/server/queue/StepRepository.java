@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -124,6 +125,9 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.messageId in :messages"
             + " order by s.position")
     List<StepEntity> ofMessages(UUID mailbox, Collection<Long> messages);
+
+    @Query("select distinct s.messageId from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
+    Set<Long> messagesIn(UUID mailbox, Collection<StepState> states);
 
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
 
