@@ -15,7 +15,7 @@ export function MailboxChip({ address }: { address: string }) {
     switchMailbox(other);
   };
   return (
-    <span className="flex h-[26px] min-w-0 items-center gap-1.5 rounded border border-mailbox px-2 font-semibold text-mailbox">
+    <span className="flex h-[26px] min-w-0 shrink-[0.2] items-center gap-1.5 rounded border border-mailbox px-2 font-semibold text-mailbox">
       <span className="size-2 shrink-0 rounded-xs bg-mailbox" />
       {mailboxes.length > 1 ? (
         <Choice

@@ -10,17 +10,17 @@ import { TopStrip } from './TopStrip';
 export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: number }) {
   const [line, setLine] = useState<DoneLine>();
   const { pathname } = useLocation();
-  const inWorkbench = useMatch('/rules/:rule') !== null;
+  const rule = useMatch('/rules/:rule')?.params.rule;
   const done = useMemo(() => ({ line, tell: setLine }), [line]);
   useRegions();
   return (
     <Done value={done}>
       <div data-hue={hue} className="flex h-full flex-col">
-        <TopStrip name={name} demo={demo} />
+        <TopStrip name={name} demo={demo} rule={rule} />
         <div className="flex min-h-0 grow">
-          <Places demo={demo} folded={inWorkbench} />
+          {rule === undefined && <Places demo={demo} />}
           <main className="min-h-0 min-w-0 grow">
-            <Boundary key={inWorkbench ? 'workbench' : pathname.split('/')[1]}>
+            <Boundary key={rule === undefined ? pathname.split('/')[1] : 'workbench'}>
               <Outlet />
             </Boundary>
           </main>

@@ -17,11 +17,20 @@ import {
 import { Account, useSignOut } from '../features/session';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
+import { useRuleBook } from '../features/rules';
 import { Guide } from './Guide';
 import { JumpBox } from './JumpBox';
 import { MailboxChip } from './MailboxChip';
+import { PlacesButton } from './Places';
 
-export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
+interface Props {
+  name: string;
+  demo: boolean;
+  /** The rule that is open in the workbench. */
+  rule?: string | undefined;
+}
+
+export function TopStrip({ name, demo, rule }: Props) {
   const mailbox = useMailbox();
   const days = useEvidenceDays();
   const past = usePastMail();
@@ -48,14 +57,14 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
             className="h-[26px] border border-line2 !bg-sheet text-sm !font-normal whitespace-nowrap text-ink2"
           />
         </span>
-        <span className="grow" />
+        {rule === undefined ? <span className="grow" /> : <InRule demo={demo} rule={rule} />}
         <JumpBox demo={demo} />
         {demo && <ClockNote />}
         <WaitingNote />
         {watching && (
           <span
             role="status"
-            className={`hidden max-w-[420px] truncate text-sm min-[700px]:block ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'}`}
+            className={`hidden max-w-[420px] min-w-[52px] shrink-0 truncate text-sm min-[700px]:block ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'}`}
             title={watching.text}
           >
             {watching.text}
@@ -85,6 +94,23 @@ export function TopStrip({ name, demo }: { name: string; demo: boolean }) {
       )}
       <DoneStrip />
     </header>
+  );
+}
+
+/** Where one is while a rule is open, and the way to the other places. */
+function InRule({ demo, rule }: { demo: boolean; rule: string }) {
+  const book = useRuleBook();
+  const name = book.data?.document.rules.find((one) => one.id === rule)?.name ?? 'a new rule';
+  return (
+    <span className="flex min-w-0 grow items-center gap-2">
+      <PlacesButton demo={demo} />
+      <span className="hidden min-w-0 truncate min-[1000px]:block" title={name}>
+        <Link to="/rules" className="text-moss hover:underline">
+          Rules
+        </Link>{' '}
+        › {name}
+      </span>
+    </span>
   );
 }
 

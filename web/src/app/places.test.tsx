@@ -168,6 +168,28 @@ test('the strip names the current mailbox, the evidence and the watcher’s stat
   expect(screen.getByText('watching')).toBeInTheDocument();
 });
 
+test('while a rule is open the strip says which, and the places are behind a button', async () => {
+  answers['/api/mailboxes/m/rule-book'] = {
+    version: 1,
+    document: { rules: [{ id: 'r', name: 'School visits' }] },
+    readBack: [],
+  };
+  show(<TopStrip name="Ilse Varga" demo rule="r" />);
+  expect(await screen.findByText(/› School visits/)).toBeInTheDocument();
+  expect(screen.queryByRole('link', { name: 'Records' })).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Places' }));
+  const places = within(await screen.findByRole('navigation', { name: 'Places' }));
+  expect(places.getAllByRole('link').map((link) => link.textContent)).toEqual([
+    'Desk',
+    'Incoming',
+    'Rules',
+    'Templates',
+    'Records',
+    'Address book',
+    'Outside',
+  ]);
+});
+
 test('trouble with the mail server stands below the strip, with its cause', async () => {
   answers['/api/mailboxes/m'] = {
     ...mailbox,

@@ -12,6 +12,8 @@ export type Happening =
   | 'DELETE'
   | 'MARK'
   | 'NOTIFY'
+  | 'REMIND'
+  | 'KEEP'
   | 'BRING_BACK'
   | 'HELD';
 
@@ -119,6 +121,24 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       <>
         <circle cx="8" cy="8" r="2" fill="currentColor" stroke="none" />
         <path d="M4.5 4.5a5 5 0 0 0 0 7M11.5 4.5a5 5 0 0 1 0 7" />
+      </>
+    ),
+  },
+  REMIND: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <circle cx="8" cy="8" r="6" />
+        <path d="M8 4.5V8l2.5 2" />
+      </>
+    ),
+  },
+  KEEP: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <path d="M1.5 9v5h13V9h-4l-1 2h-3l-1-2z" />
+        <path d="M8 1.5v5M5.5 4.5 8 7l2.5-2.5" />
       </>
     ),
   },

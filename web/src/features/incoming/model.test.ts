@@ -36,7 +36,7 @@ test('past mail, untouched mail and mail set aside are told apart', () => {
   expect(happened('PAST', []).words).toBe('no rule today');
   expect(
     happened('PAST', [], [{ rule: 'r', name: 'Seed exchange', kinds: ['KEEP', 'MARK', 'FILE'] }]),
-  ).toEqual({ kinds: ['MARK', 'FILE'], words: 'today: Seed exchange' });
+  ).toEqual({ kinds: ['KEEP', 'MARK', 'FILE'], words: 'today: Seed exchange' });
   expect(happened('DECIDED', []).words).toBe('stays in the inbox');
   expect(happened('DECIDED', [step({ state: 'WITHHELD' })]).words).toBe('stays in the inbox');
   expect(happened('DECIDED', [step({ kind: 'REPLY', state: 'WITHHELD' })]).words).toBe('not replied to');

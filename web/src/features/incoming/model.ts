@@ -25,7 +25,7 @@ export function happened(
   }
   if (status === 'PAST' && steps.length === 0) {
     return {
-      kinds: [...new Set(today.flatMap((rule) => rule.kinds.filter((kind) => kind !== 'KEEP')))],
+      kinds: [...new Set(today.flatMap((rule) => rule.kinds))],
       words: today.length === 0 ? 'no rule today' : `today: ${today.map((rule) => rule.name).join(', ')}`,
     };
   }

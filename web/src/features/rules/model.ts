@@ -79,13 +79,13 @@ const PICTURES: Record<Rule['does'][number]['do'], Happening> = {
   reply: 'REPLY',
   file: 'FILE',
   mark: 'MARK',
-  remind: 'MARK',
+  remind: 'REMIND',
   copy: 'COPY',
   'out of junk': 'OUT_OF_JUNK',
   archive: 'ARCHIVE',
   trash: 'TRASH',
   delete: 'DELETE',
-  keep: 'MARK',
+  keep: 'KEEP',
   notify: 'NOTIFY',
 };
 

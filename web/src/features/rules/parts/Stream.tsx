@@ -19,6 +19,8 @@ const BRANCH: Record<Happening, string> = {
   DELETE: 'stroke-clay',
   MARK: 'stroke-ink2',
   NOTIFY: 'stroke-ink2',
+  REMIND: 'stroke-ink2',
+  KEEP: 'stroke-ink2',
   BRING_BACK: 'stroke-clay',
   HELD: 'stroke-clay',
 };

@@ -108,6 +108,18 @@ test('under a forward and a redirect stands what the recipient will see', () => 
   expect(screen.getByText('Fwd: and the original subject')).toBeInTheDocument();
 });
 
+test('a rule that does nothing yet offers the usual actions, and all of them by what they are for', async () => {
+  render(<Panel begin={draft()} />);
+  open('Does');
+  const usual = ['forward', 'redirect', 'reply', 'file', 'archive', 'mark'];
+  usual.forEach((name) => expect(screen.getByRole('button', { name })).toBeInTheDocument());
+  fireEvent.keyDown(screen.getByRole('button', { name: '+ another action' }), { key: 'Enter' });
+  expect(await screen.findAllByRole('group')).toHaveLength(6);
+  fireEvent.click(screen.getByRole('menuitem', { name: 'remind me' }));
+  expect(latest()?.does).toEqual([{ do: 'remind', days: 3 }]);
+  expect(screen.queryByRole('button', { name: 'forward' })).toBeNull();
+});
+
 test('a destination outside the own domains says that it will be held', () => {
   render(<Panel begin={draft({ does: [{ do: 'redirect', to: ['a@elsewhere.example'] }] })} />);
   open('Does');

@@ -15,6 +15,7 @@ import { aroundOf } from '../../around';
 import { withSteps, type Asked, type Draft, type Step } from '../../model';
 import type { Evidence } from '../../queries';
 import { Active } from './Active';
+import { AddAction } from './AddAction';
 import { AllOrAny } from './AllOrAny';
 import { EveryMessage } from './EveryMessage';
 import { Part } from './Part';
@@ -31,21 +32,6 @@ interface Props {
   rules: number;
   onChange: (draft: Draft) => void;
 }
-
-const NEW_STEPS: { text: string; step: Step }[] = [
-  { text: 'forward it: a new message from you', step: { do: 'forward', to: [] } },
-  { text: 'redirect it: the same message, untouched', step: { do: 'redirect', to: [] } },
-  { text: 'reply to its sender', step: { do: 'reply', subject: '', text: '', oncePerDays: 7 } },
-  { text: 'file it in a folder', step: { do: 'file', folder: '' } },
-  { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
-  { text: 'move it to the archive folder', step: { do: 'archive' } },
-  { text: 'move it out of junk', step: { do: 'out of junk' } },
-  { text: 'mark it', step: { do: 'mark', flags: [] } },
-  { text: 'remind me', step: { do: 'remind', days: 3 } },
-  { text: 'notify me', step: { do: 'notify', sound: 'drop' } },
-  { text: 'keep it in the inbox, whatever else happens', step: { do: 'keep' } },
-  { text: 'move it to the trash', step: { do: 'trash' } },
-];
 
 export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onChange }: Props) {
   const days = useEvidenceDays();
@@ -188,19 +174,9 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
               onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
             />
           ))}
-          <Menu
-            trigger={
-              <Button small look="quiet">
-                + {draft.does.length === 0 ? 'what it does' : 'another action'}
-              </Button>
-            }
-            items={[
-              ...NEW_STEPS.map(({ text, step }) => ({
-                text,
-                onSelect: () => setDoes([...draft.does, step]),
-              })),
-              { text: 'delete it for good …', onSelect: () => setDeleting(true) },
-            ]}
+          <AddAction
+            isFirst={draft.does.length === 0}
+            onAdd={(step) => (step.do === 'delete' ? setDeleting(true) : setDoes([...draft.does, step]))}
           />
           <Question
             open={deleting}

@@ -114,10 +114,15 @@ abstract class Journey {
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    /** While a rule is open the places are behind a button. */
     void goTo(String place) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(place).setExact(true))
-                .first()
-                .click();
+        Locator link = page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(place).setExact(true));
+        link.or(button("Places")).first().waitFor();
+        if (button("Places").isVisible()) {
+            button("Places").click();
+        }
+        link.first().click();
     }
 
     void type(String field, String value) {
@@ -137,12 +142,11 @@ abstract class Journey {
     }
 
     void newStep(String text) {
-        if (button("+ what it does").count() == 0 && button("+ another action").count() == 0) {
+        if (button("+ another action").count() == 0) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
                     .click();
         }
-        button(button("+ what it does").count() > 0 ? "+ what it does" : "+ another action")
-                .click();
+        button("+ another action").click();
         page.getByText(text).click();
     }
 

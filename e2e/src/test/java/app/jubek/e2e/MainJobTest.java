@@ -48,7 +48,7 @@ class MainJobTest extends Journey {
         assertThat(page.locator("[data-counter=LEFT_OUT]")).hasText(String.valueOf(byDomain - withException));
 
         button("Does").click();
-        chooseFrom("+ what it does", "forward it");
+        chooseFrom("+ another action", "forward it");
         type("add an address to forward to", GATE);
         assertThat(page.getByText("Fwd: and the original subject")).isVisible();
         page.getByLabel("Name of the rule").fill("Coaches to the gate");

@@ -48,7 +48,7 @@ class TemplateTest extends Journey {
         type("add a value to words", "garden voucher");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
                 .click();
-        button("+ what it does").click();
+        button("+ another action").click();
         page.getByText("reply to its sender").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("the reply:"))
                 .click();

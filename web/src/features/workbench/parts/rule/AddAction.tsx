@@ -1,0 +1,116 @@
+import { DropdownMenu } from 'radix-ui';
+import { Button } from '../../../../ui/Button';
+import { Glyph } from '../../../../ui/glyphs';
+import { happeningOf } from '../../../rules';
+import type { Step } from '../../model';
+
+interface Action {
+  text: string;
+  /** Of those that a rule most often begins with. */
+  usual?: string;
+  step: Step;
+}
+
+const ACTIONS: { group: string; actions: Action[] }[] = [
+  {
+    group: 'hand on',
+    actions: [
+      {
+        text: 'forward it: a new message from you',
+        usual: 'forward',
+        step: { do: 'forward', to: [] },
+      },
+      {
+        text: 'redirect it: the same message, untouched',
+        usual: 'redirect',
+        step: { do: 'redirect', to: [] },
+      },
+    ],
+  },
+  {
+    group: 'answer',
+    actions: [
+      {
+        text: 'reply to its sender',
+        usual: 'reply',
+        step: { do: 'reply', subject: '', text: '', oncePerDays: 7 },
+      },
+    ],
+  },
+  {
+    group: 'move',
+    actions: [
+      { text: 'file it in a folder', usual: 'file', step: { do: 'file', folder: '' } },
+      { text: 'move it to the archive folder', usual: 'archive', step: { do: 'archive' } },
+      { text: 'copy it to a folder', step: { do: 'copy', folder: '' } },
+      { text: 'move it out of junk', step: { do: 'out of junk' } },
+      { text: 'keep it in the inbox, whatever else happens', step: { do: 'keep' } },
+    ],
+  },
+  { group: 'mark', actions: [{ text: 'mark it', usual: 'mark', step: { do: 'mark', flags: [] } }] },
+  {
+    group: 'notify',
+    actions: [
+      { text: 'notify me', step: { do: 'notify', sound: 'drop' } },
+      { text: 'remind me', step: { do: 'remind', days: 3 } },
+    ],
+  },
+  {
+    group: 'remove',
+    actions: [
+      { text: 'move it to the trash', step: { do: 'trash' } },
+      { text: 'delete it for good …', step: { do: 'delete' } },
+    ],
+  },
+];
+
+const USUAL = ACTIONS.flatMap(({ actions }) => actions).filter(({ usual }) => usual !== undefined);
+
+interface Props {
+  isFirst: boolean;
+  onAdd: (step: Step) => void;
+}
+
+/** What a rule can do: the usual actions as buttons while it does nothing yet, and all of them by what they are for. */
+export function AddAction({ isFirst, onAdd }: Props) {
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      {isFirst &&
+        USUAL.map(({ usual, text, step }) => (
+          <Button key={text} small title={text} onClick={() => onAdd(step)}>
+            <Glyph of={happeningOf(step)} /> {usual}
+          </Button>
+        ))}
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger asChild>
+          <Button small look="quiet">
+            + another action
+          </Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="start"
+            sideOffset={4}
+            collisionPadding={8}
+            className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-40 overflow-auto rounded-md border border-line2 bg-sheet py-1 shadow-lg"
+          >
+            {ACTIONS.map(({ group, actions }) => (
+              <DropdownMenu.Group key={group} className="py-0.5">
+                <DropdownMenu.Label className="px-3 text-[12.5px] text-ink2">{group}</DropdownMenu.Label>
+                {actions.map(({ text, step }) => (
+                  <DropdownMenu.Item
+                    key={text}
+                    onSelect={() => onAdd(step)}
+                    className="flex cursor-pointer items-center gap-2 px-3 py-0.5 outline-none data-[highlighted]:bg-moss-soft"
+                  >
+                    <Glyph of={happeningOf(step)} /> {text}
+                  </DropdownMenu.Item>
+                ))}
+              </DropdownMenu.Group>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </div>
+  );
+}
