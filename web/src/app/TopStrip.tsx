@@ -105,7 +105,7 @@ function InRule({ demo, rule }: { demo: boolean; rule: string }) {
     <span className="flex min-w-0 grow items-center gap-2">
       <PlacesButton demo={demo} />
       <span className="hidden min-w-0 truncate min-[1000px]:block" title={name}>
-        <Link to="/rules" className="text-moss hover:underline">
+        <Link to="/rules" className="text-moss underline">
           Rules
         </Link>{' '}
         › {name}

@@ -109,7 +109,7 @@ const record = (id: string, more: Record<string, unknown>) => ({
   },
 });
 
-test('a record says what was done, by which rule and version, and why it waits', async () => {
+test('a record says what was done, by which rule and version, and opens to why a step waits', async () => {
   answers['/api/mailboxes/m/records'] = [
     record('a', {}),
     record('b', {
@@ -120,10 +120,13 @@ test('a record says what was done, by which rule and version, and why it waits',
   ];
   show(<Records />);
   const rows = await screen.findAllByRole('row');
+  expect(rows).toHaveLength(4);
+  expect(rows[1]).toHaveTextContent('not redirected to tomas@ostrel-gardens.example — failed');
   expect(rows[1]).toHaveTextContent('redirected to tomas@ostrel-gardens.example — done');
   expect(rows[1]).toHaveTextContent('version 2');
-  expect(rows[2]).toHaveTextContent('not redirected to tomas@ostrel-gardens.example — failed');
   expect(rows[2]).toHaveTextContent('550 no');
+  fireEvent.click(screen.getByRole('button', { name: 'Hide the steps' }));
+  expect(screen.queryByText('the mail server answered 550 no')).toBeNull();
 });
 
 test('what a person may do with a failed step stands in its row and is carried out', async () => {

@@ -1,16 +1,14 @@
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { dayAndTime } from '../../../lib/dates';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
-import { Glyph } from '../../../ui/glyphs';
 import { Empty, Loading, Trouble } from '../../../ui/States';
-import { doneInWords, stateInWords } from '../../incoming';
-import { ACTS } from '../acts';
+import { grouped } from '../model';
+import { GroupRows } from './GroupRows';
 import { SentSheet } from './SentSheet';
-import { useAct, useRecords, type Act, type State } from '../queries';
+import { useAct, useRecords, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'all', text: 'All', states: [] },
@@ -89,13 +87,13 @@ export function Records() {
               </tr>
             </thead>
             <tbody>
-              {shown.map((record) => (
-                <Row
-                  key={record.step.id}
-                  record={record}
+              {grouped(shown).map((group) => (
+                <GroupRows
+                  key={`${group.message.id} ${group.rule} ${group.version}`}
+                  group={group}
                   busy={act.isPending}
-                  onAct={(chosen) => act.mutate({ step: record.step.id, act: chosen })}
-                  onSent={() => setSent(record.step)}
+                  onAct={(step, chosen) => act.mutate({ step, act: chosen })}
+                  onSent={setSent}
                 />
               ))}
             </tbody>
@@ -104,57 +102,5 @@ export function Records() {
       </div>
       <SentSheet step={sent} onClose={() => setSent(undefined)} />
     </section>
-  );
-}
-
-interface RowProps {
-  record: Schemas['RecordView'];
-  busy: boolean;
-  onAct: (act: Act) => void;
-  onSent: () => void;
-}
-
-function Row({ record: { step, message }, busy, onAct, onSent }: RowProps) {
-  const needsPerson = ['HELD', 'FAILED', 'UNCERTAIN'].includes(step.state);
-  return (
-    <tr className="border-t border-line align-top">
-      <td className="py-1.5 pl-4 text-sm text-ink2">{dayAndTime(step.plannedAt)}</td>
-      <td className="truncate py-1.5 pr-3">
-        <Link className="font-semibold hover:underline" to={`/incoming/${message.id}`}>
-          {message.subject || '(no subject)'}
-        </Link>
-        <span className="block truncate text-sm text-ink2">{message.sender}</span>
-      </td>
-      <td className="truncate py-1.5 pr-3">
-        <Link className="hover:underline" to={`/rules/${step.rule}`}>
-          {step.ruleName}
-        </Link>
-        <span className="block text-sm text-ink2">version {step.ruleVersion}</span>
-      </td>
-      <td className="py-1.5 pr-3">
-        <span className="flex items-start gap-1.5">
-          <span className="mt-0.5">
-            <Glyph of={step.state === 'HELD' ? 'HELD' : step.kind} />
-          </span>
-          <span className="min-w-0 break-words">
-            {doneInWords(step)} — <b className={needsPerson ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
-            {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
-            {step.advice && <span className="block text-sm text-ink">{step.advice.words}</span>}
-          </span>
-        </span>
-      </td>
-      <td className="py-1.5 pr-4 text-right whitespace-nowrap">
-        {step.hasMail && (
-          <Button small look="quiet" onClick={onSent}>
-            {step.state === 'SENT' ? 'the message as sent' : 'the message as it would go out'}
-          </Button>
-        )}
-        {step.acts.map((one) => (
-          <Button key={one} small look="quiet" disabled={busy} onClick={() => onAct(one)}>
-            {ACTS[one]}
-          </Button>
-        ))}
-      </td>
-    </tr>
   );
 }

@@ -1,0 +1,30 @@
+import { expect, test } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { said } from '../../test/said';
+import { grouped, inOneLine } from './model';
+
+const record = (id: string, rule: string, message: number, done: string, state: string) =>
+  ({
+    step: { id, rule, ruleName: rule, ruleVersion: 1, done: said(done), state, plannedAt: id },
+    message: { id: message },
+  }) as unknown as Schemas['RecordView'];
+
+test('what a rule did with a message is one record, and what needs a person is said first', () => {
+  const records = [
+    record('5', 'notices', 8, 'filed in Notices', 'SENT'),
+    record('4', 'visits', 7, 'filed in Visits', 'SENT'),
+    record('3', 'visits', 7, 'redirected to education', 'FAILED'),
+    record('2', 'visits', 7, 'marked read', 'SENT'),
+    record('1', 'seeds', 7, 'marked read', 'SENT'),
+  ];
+  const groups = grouped(records);
+  expect(groups.map((group) => [group.rule, group.message.id, group.steps.length])).toEqual([
+    ['notices', 8, 1],
+    ['visits', 7, 3],
+    ['seeds', 7, 1],
+  ]);
+  expect(inOneLine(groups[1]?.steps ?? [])).toEqual([
+    { words: 'not redirected to education', state: 'failed', needsPerson: true },
+    { words: 'marked read, filed in Visits', state: 'done', needsPerson: false },
+  ]);
+});

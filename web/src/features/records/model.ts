@@ -1,0 +1,59 @@
+import type { Schemas } from '../../api/client';
+import { doneInWords, stateInWords } from '../incoming';
+
+type Step = Schemas['StepView'];
+
+/** What one rule did with one message. */
+export interface Group {
+  message: Schemas['MessageLine'];
+  rule: string;
+  name: string;
+  version: number;
+  at: string;
+  steps: Step[];
+}
+
+const NEEDS_PERSON: Step['state'][] = ['HELD', 'FAILED', 'UNCERTAIN'];
+
+export function needsPerson(step: Step): boolean {
+  return NEEDS_PERSON.includes(step.state);
+}
+
+/** Steps of one message and one rule together, where the newest of them stood; within a group the earliest first. */
+export function grouped(records: Schemas['RecordView'][]): Group[] {
+  const groups = new Map<string, Group>();
+  for (const { step, message } of records) {
+    const key = `${message.id} ${step.rule} ${step.ruleVersion}`;
+    const group = groups.get(key);
+    if (group) {
+      group.steps.unshift(step);
+    } else {
+      groups.set(key, {
+        message,
+        rule: step.rule,
+        name: step.ruleName,
+        version: step.ruleVersion,
+        at: step.plannedAt,
+        steps: [step],
+      });
+    }
+  }
+  return [...groups.values()];
+}
+
+/** The steps of a group in one line: those in one state together, what needs a person first. */
+export function inOneLine(steps: Step[]): { words: string; state: string; needsPerson: boolean }[] {
+  const byState = new Map<Step['state'], Step[]>();
+  steps.forEach((step) => byState.set(step.state, [...(byState.get(step.state) ?? []), step]));
+  return [...byState.values()]
+    .sort((one, other) => Number(needs(other)) - Number(needs(one)))
+    .map((of) => ({
+      words: of.map(doneInWords).join(', '),
+      state: of[0] ? stateInWords(of[0].state) : '',
+      needsPerson: needs(of),
+    }));
+}
+
+function needs(steps: Step[]): boolean {
+  return steps.some(needsPerson);
+}

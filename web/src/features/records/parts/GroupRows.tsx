@@ -1,0 +1,134 @@
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../../api/client';
+import { dayAndTime } from '../../../lib/dates';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Glyph, type Happening } from '../../../ui/glyphs';
+import { doneInWords, stateInWords } from '../../incoming';
+import { ACTS } from '../acts';
+import { inOneLine, needsPerson, type Group } from '../model';
+import type { Act } from '../queries';
+
+type Step = Schemas['StepView'];
+
+interface Props {
+  group: Group;
+  busy: boolean;
+  onAct: (step: string, act: Act) => void;
+  onSent: (step: Step) => void;
+}
+
+/** What a rule did with a message: one row, which opens to its steps. */
+export function GroupRows({ group, busy, onAct, onSent }: Props) {
+  const { steps } = group;
+  const [open, setOpen] = useState(steps.some(needsPerson));
+  const only = steps.length === 1 ? steps[0] : undefined;
+  const acts = (step: Step) => (
+    <Acts step={step} busy={busy} onAct={(act) => onAct(step.id, act)} onSent={() => onSent(step)} />
+  );
+  return (
+    <>
+      <tr className="border-t border-line align-top">
+        <td className="py-1.5 pl-4 text-sm text-ink2">{dayAndTime(group.at)}</td>
+        <td className="truncate py-1.5 pr-3">
+          <Link className="font-semibold hover:underline" to={`/incoming/${group.message.id}`}>
+            {group.message.subject || '(no subject)'}
+          </Link>
+          <span className="block truncate text-sm text-ink2">{group.message.sender}</span>
+        </td>
+        <td className="truncate py-1.5 pr-3">
+          <Link className="hover:underline" to={`/rules/${group.rule}`}>
+            {group.name}
+          </Link>
+          <span className="block text-sm text-ink2">version {group.version}</span>
+        </td>
+        <td className="py-1.5 pr-3">{only ? <OneStep step={only} /> : <InOneLine steps={steps} />}</td>
+        <td className="py-1.5 pr-4 text-right whitespace-nowrap">
+          {only ? (
+            acts(only)
+          ) : (
+            <Button small look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+              {open ? 'Hide the steps' : counted(steps.length, 'step')}
+            </Button>
+          )}
+        </td>
+      </tr>
+      {!only &&
+        open &&
+        steps.map((step) => (
+          <tr key={step.id} className="align-top">
+            <td colSpan={3} />
+            <td className="py-1 pr-3">
+              <OneStep step={step} />
+            </td>
+            <td className="py-1 pr-4 text-right whitespace-nowrap">{acts(step)}</td>
+          </tr>
+        ))}
+    </>
+  );
+}
+
+function WithPictures({ kinds, children }: { kinds: Happening[]; children: ReactNode }) {
+  return (
+    <span className="flex items-start gap-1.5">
+      {kinds.map((kind) => (
+        <span key={kind} className="mt-0.5">
+          <Glyph of={kind} />
+        </span>
+      ))}
+      <span className="min-w-0 break-words">{children}</span>
+    </span>
+  );
+}
+
+function pictureOf(step: Step): Happening {
+  return step.state === 'HELD' ? 'HELD' : step.kind;
+}
+
+function InOneLine({ steps }: { steps: Step[] }) {
+  return (
+    <WithPictures kinds={[...new Set(steps.map(pictureOf))]}>
+      {inOneLine(steps).map((line, i) => (
+        <span key={line.state}>
+          {i > 0 && '; '}
+          {line.words} — <b className={line.needsPerson ? 'text-clay' : ''}>{line.state}</b>
+        </span>
+      ))}
+    </WithPictures>
+  );
+}
+
+function OneStep({ step }: { step: Step }) {
+  return (
+    <WithPictures kinds={[pictureOf(step)]}>
+      {doneInWords(step)} — <b className={needsPerson(step) ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
+      {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
+      {step.advice && <span className="block text-sm text-ink">{step.advice.words}</span>}
+    </WithPictures>
+  );
+}
+
+interface ActsProps {
+  step: Step;
+  busy: boolean;
+  onAct: (act: Act) => void;
+  onSent: () => void;
+}
+
+function Acts({ step, busy, onAct, onSent }: ActsProps) {
+  return (
+    <>
+      {step.hasMail && (
+        <Button small look="quiet" onClick={onSent}>
+          {step.state === 'SENT' ? 'the message as sent' : 'the message as it would go out'}
+        </Button>
+      )}
+      {step.acts.map((one) => (
+        <Button key={one} small look="quiet" disabled={busy} onClick={() => onAct(one)}>
+          {ACTS[one]}
+        </Button>
+      ))}
+    </>
+  );
+}
