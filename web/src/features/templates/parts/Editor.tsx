@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { withMember } from '../../../lib/members';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -8,7 +8,16 @@ import { TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
-import { edited, LANGUAGES, sameText, usedFields, type FieldView, type EditedTemplate } from '../model';
+import { useKeptText } from '../kept';
+import {
+  edited,
+  LANGUAGES,
+  sameText,
+  usedFields,
+  type EditedTemplate,
+  type FieldView,
+  type TemplateText,
+} from '../model';
 import { useRemoveTemplate, useSaveTemplate } from '../queries';
 import { Fallbacks } from './Fallbacks';
 import { DocumentList } from './DocumentList';
@@ -28,7 +37,12 @@ interface Props {
 }
 
 export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
-  const [written, setWritten] = useState(begin.written);
+  const kept = useKeptText(begin, saved === undefined);
+  const { written } = kept;
+  const latest = useRef(written);
+  useEffect(() => {
+    latest.current = written;
+  }, [written]);
   const [versions, setVersions] = useState(false);
   const [removing, setRemoving] = useState(false);
   const hand = useRef<FieldHand>(undefined);
@@ -40,12 +54,14 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
   const done = useDone();
   const isChanged = saved === undefined || !sameText(written, saved.written);
   const failed = saving.error ?? removal.error;
-  const set = (changed: Partial<typeof written>) => setWritten({ ...written, ...changed });
+  const set = (changed: Partial<typeof written>) => kept.write({ ...latest.current, ...changed });
+  const lacks = lacking(written);
   const save = () =>
     saving.mutate(
       { id: begin.id, baseVersion: begin.baseVersion, written },
       {
         onSuccess: (now) => {
+          kept.forget();
           done.tell({ text: `“${now.written.name}” is saved as version ${now.version}.` });
           onSaved(edited(now));
         },
@@ -83,14 +99,14 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           text={written.subject}
           fields={fields}
           onHand={take}
-          onChange={(subject) => setWritten((now) => ({ ...now, subject }))}
+          onChange={(subject) => set({ subject })}
         />
         <Words
           written={written}
           fields={fields}
           onHand={take}
           onPutIn={(key) => hand.current?.putIn(key)}
-          onChange={setWritten}
+          onChange={kept.write}
         />
         <Fallbacks
           fields={usedFields(written, fields).filter((field) => field.canBeMissing)}
@@ -104,13 +120,13 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             text={written.signature}
             fields={fields}
             onHand={take}
-            onChange={(signature) => setWritten((now) => ({ ...now, signature }))}
+            onChange={(signature) => set({ signature })}
           />
           <DocumentList
             label="Picture in the signature"
             picture
             chosen={written.picture === undefined ? [] : [written.picture]}
-            onChange={([picture]) => setWritten(withMember(written, 'picture', picture))}
+            onChange={([picture]) => kept.write(withMember(written, 'picture', picture))}
           />
         </div>
         <div className="mt-3">
@@ -126,7 +142,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             type="date"
             className="w-40"
             value={written.lookAgainOn ?? ''}
-            onChange={(e) => setWritten(withMember(written, 'lookAgainOn', e.target.value || undefined))}
+            onChange={(e) => kept.write(withMember(written, 'lookAgainOn', e.target.value || undefined))}
           />
           <span className="grow pb-1.5 text-sm text-ink2">
             {saved === undefined || saved.usedBy.length === 0
@@ -140,15 +156,14 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           </div>
         )}
         <div className="sticky -bottom-3.5 -mx-4 mt-4 -mb-3.5 flex gap-2 border-t border-line bg-sheet px-4 py-2.5">
-          <Button
-            look="go"
-            disabled={
-              !isChanged || saving.isPending || written.name.trim() === '' || written.text.trim() === ''
-            }
-            onClick={save}
-          >
+          <Button look="go" disabled={!isChanged || saving.isPending || lacks !== undefined} onClick={save}>
             Save
           </Button>
+          {isChanged && (isWorthKeeping(written) || saved) && (
+            <Button look="quiet" onClick={kept.discard}>
+              Discard draft
+            </Button>
+          )}
           {saved && (
             <>
               <Button look="quiet" onClick={() => setVersions(true)}>
@@ -159,6 +174,9 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
               </Button>
             </>
           )}
+          <span role="status" className="grow self-center text-right text-sm text-ink2">
+            {lacks ?? (isChanged ? draftInWords(kept.isFromDraft) : 'No unsaved changes.')}
+          </span>
         </div>
       </section>
       <Preview written={written} />
@@ -168,7 +186,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
         onClose={() => setVersions(false)}
         onBackTo={(earlier) => {
           setVersions(false);
-          setWritten(earlier);
+          kept.write(earlier);
         }}
       />
       <Question
@@ -192,4 +210,20 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
       </Question>
     </>
   );
+}
+
+/** Why it can't be saved yet. */
+function lacking({ name, text }: TemplateText): string | undefined {
+  if (name.trim() === '') {
+    return 'Give the template a name to save it.';
+  }
+  return text.trim() === '' ? 'Write a text to save it.' : undefined;
+}
+
+function isWorthKeeping({ name, subject, text, rich }: TemplateText): boolean {
+  return [name, subject, text, rich].some((one) => one.trim() !== '');
+}
+
+function draftInWords(isFromDraft: boolean): string {
+  return isFromDraft ? 'This is your draft of before, not saved yet.' : 'Not saved yet. Your draft is kept.';
 }

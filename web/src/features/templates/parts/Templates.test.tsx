@@ -88,6 +88,7 @@ beforeEach(() => {
 
 afterEach(() => {
   cleanup();
+  localStorage.clear();
   vi.unstubAllGlobals();
 });
 
@@ -161,4 +162,35 @@ test('removing one that is in use is refused with who uses it', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Remove …' }));
   fireEvent.click(await screen.findByRole('button', { name: 'Remove it' }));
   expect(await screen.findByText(/It is used by Photo permits/)).toBeInTheDocument();
+});
+
+test('what is written and not saved is kept as a draft, said so, and discarded only when asked', async () => {
+  templates = [template({})];
+  show();
+  fireEvent.change(await screen.findByLabelText('Name of the template'), {
+    target: { value: 'Visits, new' },
+  });
+  expect(screen.getByText('Not saved yet. Your draft is kept.')).toBeInTheDocument();
+  expect(screen.getByText(/· draft/)).toBeInTheDocument();
+  cleanup();
+  show();
+  expect(await screen.findByLabelText('Name of the template')).toHaveValue('Visits, new');
+  expect(screen.getByText('This is your draft of before, not saved yet.')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Discard draft' }));
+  expect(screen.getByLabelText('Name of the template')).toHaveValue('Visits');
+  expect(screen.getByText('No unsaved changes.')).toBeInTheDocument();
+});
+
+test('rich text alone is enough: the plain text follows it by itself', async () => {
+  show();
+  fireEvent.click(await screen.findByRole('button', { name: 'Write the first template' }));
+  fireEvent.change(screen.getByLabelText('Name of the template'), { target: { value: 'Visits' } });
+  expect(screen.getByText('Write a text to save it.')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Rich text: none' }));
+  type(await screen.findByLabelText('Rich text'), 'Come and see us.');
+  expect(screen.getByText('the plain text follows it by itself')).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() =>
+    expect(saved).toMatchObject([{ written: { text: 'Come and see us.', rich: '<p>Come and see us.</p>' } }]),
+  );
 });

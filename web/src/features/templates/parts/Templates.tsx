@@ -3,6 +3,7 @@ import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Empty, Loading, Trouble } from '../../../ui/States';
+import { useHasDraft, useNewDraft } from '../kept';
 import { edited, newTemplate, type EditedTemplate } from '../model';
 import { useTemplates } from '../queries';
 import { Editor } from './Editor';
@@ -11,6 +12,8 @@ import { Editor } from './Editor';
 export function Templates() {
   const found = useTemplates();
   const [open, setOpen] = useState<EditedTemplate>();
+  const begun = useNewDraft();
+  const hasDraft = useHasDraft();
   if (found.isPending) {
     return <Loading what="Loading the templates" />;
   }
@@ -25,6 +28,7 @@ export function Templates() {
   const first = templates[0];
   const shown = open ?? (first && edited(first));
   const saved = templates.find((one) => one.id === shown?.id);
+  const isNew = shown !== undefined && saved === undefined;
   return (
     <div className="flex h-full min-h-0 flex-col min-[760px]:flex-row">
       <section
@@ -39,6 +43,19 @@ export function Templates() {
           </Button>
         </div>
         <ul>
+          {begun && (
+            <li>
+              <button
+                type="button"
+                aria-current={isNew}
+                className={`block w-full border-l-[3px] px-4 py-1.5 text-left ${isNew ? 'border-moss bg-sheet' : 'border-transparent'}`}
+                onClick={() => setOpen(isNew ? shown : { ...newTemplate(), id: begun.id })}
+              >
+                <span className="block truncate font-semibold">{begun.written.name || 'a new template'}</span>
+                <span className="block text-sm text-ink2">draft, not saved yet</span>
+              </button>
+            </li>
+          )}
           {templates.map((one) => (
             <li key={one.id}>
               <button
@@ -53,6 +70,7 @@ export function Templates() {
                     ? 'used by no rule'
                     : `used by ${counted(one.usedBy.length, 'rule')}`}
                   {one.faults.length > 0 && ' · worth a look'}
+                  {hasDraft(one.id) && ' · draft'}
                 </span>
               </button>
             </li>

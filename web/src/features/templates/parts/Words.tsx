@@ -20,6 +20,7 @@ interface Props {
 /** The words of a template: plain text, and the same as rich text where somebody wants it. */
 export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
   const [form, setForm] = useState<'plain' | 'rich'>('plain');
+  const follows = written.text.trim() === '' || written.text.trim() === asPlain(written.rich);
   const begin = () => {
     if (written.rich === '') {
       onChange({ ...written, rich: asRich(written.text) });
@@ -48,19 +49,24 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
         </div>
         {written.rich !== '' && (
           <>
-            <Button
-              small
-              look="quiet"
-              onClick={() =>
-                onChange(
-                  form === 'rich'
-                    ? { ...written, text: asPlain(written.rich) }
-                    : { ...written, rich: asRich(written.text) },
-                )
-              }
-            >
-              {form === 'rich' ? 'Make plain text from this' : 'Make rich text from this'}
-            </Button>
+            {form === 'rich' && follows && (
+              <span className="text-sm text-ink2">the plain text follows it by itself</span>
+            )}
+            {!(form === 'rich' && follows) && (
+              <Button
+                small
+                look="quiet"
+                onClick={() =>
+                  onChange(
+                    form === 'rich'
+                      ? { ...written, text: asPlain(written.rich) }
+                      : { ...written, rich: asRich(written.text) },
+                  )
+                }
+              >
+                {form === 'rich' ? 'Make plain text from this' : 'Make rich text from this'}
+              </Button>
+            )}
             <Button
               small
               look="quiet"
@@ -91,7 +97,7 @@ export function Words({ written, fields, onHand, onPutIn, onChange }: Props) {
             rich={written.rich}
             fields={fields}
             onHand={onHand}
-            onChange={(changed) => onChange({ ...written, rich: changed })}
+            onChange={(rich) => onChange({ ...written, rich, text: follows ? asPlain(rich) : written.text })}
           />
         </Suspense>
       )}
