@@ -61,6 +61,12 @@ function Opened({ view, draft }: { view: Schemas['MessageDetails']; draft: Draft
           ))}
         </ul>
       )}
+      {view.repeats && (
+        <p className="rounded bg-ground px-3 py-2 text-sm">
+          The same message came in again, {view.repeats.times === 1 ? 'once' : `${view.repeats.times} times`},
+          last on {dayAndTime(view.repeats.last)}. It counts as one message: nothing was done a second time.
+        </p>
+      )}
       {!draft && <StartHere id={view.line.id} />}
       <WhatHappened view={view} />
       <Explained id={view.line.id} draft={draft} />

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.message.ReadingNote;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
+import jakarta.mail.Message;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
@@ -51,6 +52,33 @@ class HardMailTest extends ServerTest {
         new Random(5).nextBytes(rubbish);
         assertThat(taken(rubbish).status().name()).isEqualTo("DECIDED");
         assertThat(taken("Subject: nul\r\n\r\na\0b").subject()).isEqualTo("nul");
+    }
+
+    /** Alike in every byte, without a Message-ID: what the mail server notes on their way tells them apart. */
+    @Test
+    void twoBlankMessagesAreTwoAndACopyOfOneIsTheSame() {
+        String blank = "Subject: blank twin\r\n\r\n";
+        MessageLine first = taken("Received: by mx.outside.example id 1\r\n" + blank);
+        MessageLine second = taken("Received: by mx.outside.example id 2\r\n" + blank);
+        assertThat(second.id()).isNotEqualTo(first.id());
+        inFolder(World.VISITS, "INBOX", all -> {
+            for (Message one : all) {
+                if (one.getReceivedDate() != null && "blank twin".equals(one.getSubject())) {
+                    one.getFolder().copyMessages(new Message[] {one}, one.getFolder());
+                }
+            }
+            return all;
+        });
+        await(
+                "both copies are seen",
+                () -> messages.open(mailbox, first.id()).repeats().isPresent()
+                        && messages.open(mailbox, second.id()).repeats().isPresent());
+        assertThat(messages.open(mailbox, first.id()).repeats().orElseThrow().times())
+                .isEqualTo(1);
+        assertThat(jdbc.sql("select count(*) from message where subject = 'blank twin'")
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(2);
     }
 
     @Test

@@ -28,10 +28,28 @@ public final class TraceFields {
 
     /** SHA-256, in hex, of the bytes below the trace fields. */
     public static String digestBelow(ByteSource bytes) {
+        return digest(bytes, false);
+    }
+
+    /** SHA-256, in hex, of all bytes: of two deliveries of the same it differs. */
+    public static String digestWith(ByteSource bytes) {
+        return digest(bytes, true);
+    }
+
+    /** Whether any hop wrote such a field. */
+    public static boolean areIn(ByteSource bytes) {
+        try (InputStream in = new BufferedInputStream(bytes.open(), BUFFER)) {
+            return NAMES.contains(name(field(in)));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static String digest(ByteSource bytes, boolean withTrace) {
         try (InputStream in = new BufferedInputStream(bytes.open(), BUFFER)) {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             byte[] field = field(in);
-            while (field.length > 0 && NAMES.contains(name(field))) {
+            while (!withTrace && field.length > 0 && NAMES.contains(name(field))) {
                 field = field(in);
             }
             digest.update(field);

@@ -74,9 +74,9 @@ class Intake implements Arrivals {
         if (!cursors.advance(lease, fetched.place()) || isAliasTest(mailbox, mail.message())) {
             return;
         }
-        Optional<MessageEntity> known = messages.findFirstByMailboxIdAndDigestOrderById(mailbox, mail.digest());
+        Optional<MessageEntity> known = messages.findFirstByMailboxIdAndDigestInOrderById(mailbox, mail.knownBy());
         if (known.isPresent()) {
-            known.get().locate(fetched.place());
+            known.get().cameAgain(fetched);
             return;
         }
         if (cursors.isPast(mailbox, fetched)) {

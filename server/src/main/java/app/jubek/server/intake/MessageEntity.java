@@ -67,6 +67,8 @@ class MessageEntity {
     private @Nullable Instant goneAt;
     private int attachments;
     private long size;
+    private int repeats;
+    private @Nullable Instant repeatedAt;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private String notes;
@@ -160,6 +162,23 @@ class MessageEntity {
         locatedValidity = place.uidValidity();
         locatedUid = place.uid();
         goneAt = null;
+    }
+
+    /** The same once more: it lies there now, and nothing is done about it a second time. */
+    void cameAgain(Fetched again) {
+        if (!again.place().equals(place())) {
+            repeats++;
+            repeatedAt = again.received();
+        }
+        locate(again.place());
+    }
+
+    int repeats() {
+        return repeats;
+    }
+
+    Optional<Instant> repeatedAt() {
+        return Optional.ofNullable(repeatedAt);
     }
 
     long id() {

@@ -13,7 +13,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface MessageRepository extends JpaRepository<MessageEntity, Long> {
-    Optional<MessageEntity> findFirstByMailboxIdAndDigestOrderById(UUID mailboxId, String digest);
+    Optional<MessageEntity> findFirstByMailboxIdAndDigestInOrderById(UUID mailboxId, Collection<String> digests);
 
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.digest in :digests")
     List<MessageEntity> withDigests(UUID mailbox, Collection<String> digests);

@@ -92,15 +92,27 @@ public class Messages implements StoredMail {
      *
      * @param message of one that can't be read, the beginning of its header
      * @param decision empty for past mail
+     * @param repeats empty when it came once
      */
-    public record Opened(ReadMessage message, Optional<StoredDecision> decision) {}
+    public record Opened(ReadMessage message, Optional<StoredDecision> decision, Optional<Repeats> repeats) {}
+
+    /**
+     * The same message came in again, and nothing was done about it.
+     *
+     * @param times how often
+     * @param last when it came in last
+     */
+    public record Repeats(int times, Instant last) {}
 
     /**
      * @throws Refused as not found
      */
     public Opened open(UUID mailbox, long id) {
         MessageEntity found = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
-        return new Opened(readAsFarAsPossible(id), found.decision());
+        return new Opened(
+                readAsFarAsPossible(id),
+                found.decision(),
+                found.repeatedAt().map(last -> new Repeats(found.repeats(), last)));
     }
 
     private ReadMessage readAsFarAsPossible(long id) {

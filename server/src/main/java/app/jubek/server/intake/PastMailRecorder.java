@@ -9,6 +9,8 @@ import app.jubek.server.platform.CpuBudget;
 import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -51,8 +53,12 @@ class PastMailRecorder {
             mailboxes.lock(mailbox);
             Map<String, MessageEntity> known = knownByDigest(mailbox, all);
             for (ReadMail mail : all) {
-                if (known.containsKey(mail.digest())) {
-                    known.get(mail.digest()).locate(mail.fetched().place());
+                Optional<MessageEntity> same = mail.knownBy().stream()
+                        .map(known::get)
+                        .filter(Objects::nonNull)
+                        .findFirst();
+                if (same.isPresent()) {
+                    same.get().locate(mail.fetched().place());
                 } else {
                     record(mailbox, mail);
                 }
@@ -72,7 +78,10 @@ class PastMailRecorder {
     }
 
     private Map<String, MessageEntity> knownByDigest(UUID mailbox, List<ReadMail> mails) {
-        List<String> digests = mails.stream().map(ReadMail::digest).toList();
+        List<String> digests = mails.stream()
+                .flatMap(mail -> mail.knownBy().stream())
+                .distinct()
+                .toList();
         return messages.withDigests(mailbox, digests).stream()
                 .collect(Collectors.toMap(MessageEntity::digest, m -> m, (first, again) -> first));
     }

@@ -76,7 +76,7 @@ class SetAside {
     }
 
     private void store(UUID mailbox, Fetched fetched, Lease lease, Statement cause, ReadMessage header) {
-        String digest = TraceFields.digestBelow(fetched.bytes());
+        String digest = ReadMail.digest(fetched, header, TraceFields.digestBelow(fetched.bytes()));
         ReadMessage noted = header.withNote(ReadingNote.SET_ASIDE.with(cause));
         transaction.executeWithoutResult(status -> {
             mailboxes.lock(mailbox);

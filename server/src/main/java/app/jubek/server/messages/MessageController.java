@@ -52,6 +52,7 @@ class MessageController {
             List<Attachment> attachments,
             List<Statement> sentBy,
             Optional<StoredDecision> decision,
+            Optional<Messages.Repeats> repeats,
             List<StepView> steps) {}
 
     /** Folders that mail is known to lie in. */
@@ -78,6 +79,7 @@ class MessageController {
                         .map(by -> new Trait.Sent(by).statement())
                         .toList(),
                 opened.decision(),
+                opened.repeats(),
                 outbox.ofMessages(mailbox, one).getOrDefault(id, List.of()));
     }
 
