@@ -1257,6 +1257,7 @@ export interface components {
             rows: components["schemas"]["EvidenceRow"][];
             /** Format: int32 */
             rowsInAll: number;
+            shadows: components["schemas"]["ShadowedView"][];
             unfinished: components["schemas"]["Fault"][];
             weeks: number[];
         };
@@ -1497,6 +1498,7 @@ export interface components {
             from: components["schemas"]["Correspondent"][];
             hasHtml: boolean;
             line: components["schemas"]["MessageLine"];
+            repeats?: components["schemas"]["Repeats"];
             sentBy: components["schemas"]["Statement"][];
             steps: components["schemas"]["StepView"][];
             texts: string[];
@@ -1706,6 +1708,12 @@ export interface components {
             day: string;
             message: components["schemas"]["MessageLine"];
         };
+        Repeats: {
+            /** Format: date-time */
+            last: string;
+            /** Format: int32 */
+            times: number;
+        };
         ReplyStep: {
             /** @description Addresses that reach this mailbox beside its own: mail to them is answered, too. */
             aliases?: string[];
@@ -1860,6 +1868,15 @@ export interface components {
             cause: components["schemas"]["Statement"];
             mayTryAgain: boolean;
             message: components["schemas"]["MessageLine"];
+        };
+        ShadowedView: {
+            answers: boolean;
+            /** Format: int32 */
+            messages: number;
+            name: string;
+            /** Format: int32 */
+            order: number;
+            rule: string;
         };
         SignIn: {
             browser: string;

@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Schemas } from '../../../api/client';
 import { Done, CurrentMailbox, type DoneLine } from '../../mailbox';
 import { newDraft, type Draft } from '../model';
 import { item } from '../../criteria';
@@ -60,7 +61,9 @@ function json(body: unknown, status = 200): Response {
   return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 }
 
-function bar(more: Partial<Draft>) {
+let changed: Draft | undefined;
+
+function bar(more: Partial<Draft>, shadows: Schemas['ShadowedView'][] = []) {
   const draft: Draft = {
     ...newDraft('mine'),
     name: 'Mine',
@@ -79,6 +82,9 @@ function bar(more: Partial<Draft>) {
               isNew
               picked={42}
               unfinished={[]}
+              shadows={shadows}
+              presetEnding="stop here"
+              onChange={(draft) => (changed = draft)}
               onSaved={() => {}}
               onDrop={() => dropped++}
             />
@@ -97,6 +103,17 @@ test('switching on says that past mail stays untouched', async () => {
     expect(line?.text).toBe('“Mine” is on. New mail only; the 42 past messages are untouched.'),
   );
   expect(saved[0]?.document.rules).toMatchObject([{ id: 'mine', on: true }]);
+});
+
+test('rules that would lose messages to this one are named before saving, with what prevents it', async () => {
+  bar({}, [{ rule: 'v', name: 'School visits', answers: false, messages: 16, order: 2 }]);
+  expect(
+    await screen.findByText('16 messages of the last 30 days would no longer reach “School visits”.'),
+  ).toBeInTheDocument();
+  fireEvent.click(screen.getByRole('button', { name: 'Place this rule below' }));
+  expect(changed?.order).toBe(2);
+  fireEvent.click(screen.getByRole('button', { name: 'Let later rules continue' }));
+  expect(changed?.ending).toBe('continue');
 });
 
 test('a draft is discarded after a yes only', async () => {

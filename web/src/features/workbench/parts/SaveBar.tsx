@@ -17,13 +17,19 @@ interface Props {
   picked: number | undefined;
   /** The actions that can't be carried out yet. */
   unfinished: Fault[];
+  /** The rules that this one would keep from messages. */
+  shadows: Schemas['ShadowedView'][];
+  /** What the rule does with later rules where it says nothing. */
+  presetEnding: Rule['ending'];
+  onChange: (draft: Draft) => void;
   /** What changes hands in the evidence, against the rule as it is live. */
   difference?: Schemas['Difference'] | undefined;
   onSaved: () => void;
   onDrop: () => void;
 }
 
-export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, onSaved, onDrop }: Props) {
+export function SaveBar(props: Props) {
+  const { draft, begin, isNew, picked, unfinished, difference, onSaved, onDrop } = props;
   const book = useRuleBook();
   const saving = useSaveRuleBook();
   const done = useDone();
@@ -79,6 +85,7 @@ export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, o
           <Trouble text={problemText(saving.error)} />
         </div>
       )}
+      <Shadows {...props} />
       <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-4 py-2">
         <span className="grow text-sm text-ink2" role="status">
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
@@ -98,6 +105,37 @@ export function SaveBar({ draft, begin, isNew, picked, unfinished, difference, o
           {draft.on && !isNew ? 'Save' : 'Save and switch on'}
         </Button>
       </div>
+    </div>
+  );
+}
+
+/** Says before saving which rules would lose messages to this one, and offers what prevents it. */
+function Shadows({ shadows, draft, presetEnding, onChange }: Props) {
+  if (shadows.length === 0) {
+    return null;
+  }
+  const below = Math.max(...shadows.map((one) => one.order));
+  const stops = (draft.ending ?? presetEnding) === 'stop here';
+  const answersOnly = shadows.every((one) => one.answers);
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-x-3 gap-y-1 bg-clay-soft px-4 py-1.5">
+      <span className="grow">
+        {shadows.slice(0, 3).map((one) => (
+          <span key={`${one.rule} ${one.answers}`} className="block">
+            {counted(one.messages, 'message')} of the last 30 days would no longer{' '}
+            {one.answers ? 'be answered by' : 'reach'} “{one.name}”.
+          </span>
+        ))}
+        {shadows.length > 3 && <span className="block">And {counted(shadows.length - 3, 'more rule')}.</span>}
+      </span>
+      <Button small onClick={() => onChange({ ...draft, order: below })}>
+        Place this rule below
+      </Button>
+      {stops && !answersOnly && (
+        <Button small onClick={() => onChange({ ...draft, ending: 'continue' })}>
+          Let later rules continue
+        </Button>
+      )}
     </div>
   );
 }

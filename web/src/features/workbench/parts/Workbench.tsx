@@ -141,6 +141,9 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         isNew={isNew}
         picked={evidence.data?.counts.picked}
         unfinished={evidence.data?.unfinished ?? []}
+        shadows={evidence.data?.shadows ?? []}
+        presetEnding={evidence.data?.presetEnding ?? 'continue'}
+        onChange={setDraft}
         difference={evidence.data?.difference}
         onSaved={() => {
           leave();

@@ -45,6 +45,7 @@ const evidence: Evidence = {
   ],
   rowsInAll: 42,
   unfinished: [],
+  shadows: [],
   presetEnding: 'continue',
   readBack: said(''),
 };

@@ -8,12 +8,14 @@ import type { Draft } from '../../model';
 
 interface Props {
   draft: Draft;
+  /** The order behind all other rules. */
+  last: number;
   window: number | undefined;
   onChange: (draft: Draft) => void;
 }
 
 /** A rule for every message: a choice of its own, with a yes that states what it means. */
-export function EveryMessage({ draft, window, onChange }: Props) {
+export function EveryMessage({ draft, last, window, onChange }: Props) {
   const days = useEvidenceDays();
   const [asked, setAsked] = useState(false);
   if (draft.everything) {
@@ -43,7 +45,8 @@ export function EveryMessage({ draft, window, onChange }: Props) {
         onNo={() => setAsked(false)}
         onYes={() => {
           setAsked(false);
-          onChange({ ...draft, everything: true, picksOut: [] });
+          // So broad a rule does not get in the way of the others.
+          onChange({ ...draft, everything: true, picksOut: [], order: last });
         }}
       >
         This rule would pick out everything that comes in

@@ -34,6 +34,7 @@ const evidence: Evidence = {
   rows: [],
   rowsInAll: 0,
   unfinished: [],
+  shadows: [],
   presetEnding: 'continue',
   readBack: said('Mail with “visit” in the subject is filed in Seeds.'),
 };

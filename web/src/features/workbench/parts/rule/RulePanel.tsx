@@ -126,7 +126,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
                 ]}
               />
             )}
-            <EveryMessage draft={draft} onChange={onChange} window={evidence?.messages} />
+            <EveryMessage draft={draft} last={rules - 1} onChange={onChange} window={evidence?.messages} />
           </div>
         </Part>
         <Part
@@ -174,6 +174,18 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
               onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
             />
           ))}
+          {draft.ending === undefined && evidence?.presetEnding === 'stop here' && (
+            <p className="mb-2 text-sm text-ink2">
+              Later rules stop here, as this rule replies to the message or takes it out of the inbox.{' '}
+              <button
+                type="button"
+                className="font-semibold text-moss hover:underline"
+                onClick={() => onChange({ ...draft, ending: 'continue' })}
+              >
+                Let later rules continue
+              </button>
+            </p>
+          )}
           <AddAction
             isFirst={draft.does.length === 0}
             onAdd={(step) => (step.do === 'delete' ? setDeleting(true) : setDoes([...draft.does, step]))}

@@ -56,7 +56,7 @@ class EngineTest {
 
     private static Rule rule(String name, Criterion picksOut, Step... steps) {
         List<Step> all = List.of(steps);
-        return new Rule(new RuleId(name), 1, name, picksOut, new Nothing(), all, Ending.presetFor(all), true);
+        return new Rule(new RuleId(name), 1, name, picksOut, new Nothing(), all, Ending.presetFor(picksOut, all), true);
     }
 
     private static Rule except(Rule rule, Criterion leavesOut) {

@@ -20,6 +20,7 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import app.jubek.core.view.MessageView;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -106,6 +107,51 @@ class EvidenceTest {
                 .extracting(CriterionFigures::matches, CriterionFigures::effect)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(4, 1), org.assertj.core.groups.Tuple.tuple(4, 1));
         assertThat(evidence.leavesOut().get(0).effect()).isEqualTo(1);
+    }
+
+    @Test
+    void whatOtherRulesWouldLoseIsSaidBeforeARuleIsSaved() {
+        mail("old@school.example", "guided visit");
+        Instant since = BEGIN.plusSeconds(90);
+        mail("a@school.example", "guided visit");
+        mail("b@school.example", "guided visit");
+        mail("c@other.example", "guided visit");
+        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.STOP_HERE);
+        Rule edited = rule("schools", at("school.example"), new Nothing(), Ending.STOP_HERE);
+        assertThat(shadowed(since, visits, edited, visits))
+                .extracting(Shadowed::rule, Shadowed::answers, Shadowed::messages)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(visits, false, 2));
+        assertThat(shadowed(since, visits, visits, edited)).as("placed below").isEmpty();
+        Rule goingOn = rule("schools", at("school.example"), new Nothing(), Ending.CONTINUE);
+        assertThat(shadowed(since, visits, goingOn, visits))
+                .as("later rules continue")
+                .isEmpty();
+    }
+
+    @Test
+    void aRuleThatAnswersFirstLeavesTheNextOneNothingToAnswer() {
+        mail("a@school.example", "guided visit");
+        Step answer = new Step.Reply("", "Thank you.", Duration.ofDays(7));
+        Rule visits =
+                rule("visits", subject("visit"), new Nothing(), Ending.CONTINUE).doing(List.of(answer));
+        Rule edited = rule("schools", at("school.example"), new Nothing(), Ending.CONTINUE)
+                .doing(List.of(answer));
+        assertThat(shadowed(BEGIN, visits, edited, visits))
+                .extracting(Shadowed::answers, Shadowed::messages)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(true, 1));
+    }
+
+    private List<Shadowed> shadowed(Instant since, Rule live, Rule... withEdited) {
+        Rule edited = java.util.Arrays.stream(withEdited)
+                .filter(rule -> !rule.equals(live))
+                .findFirst()
+                .orElseThrow();
+        return Shadowed.of(
+                RuleBook.of(List.of(live)),
+                evidence(edited, withEdited),
+                corpus.since(BEGIN),
+                since,
+                Opening.usual(ZoneOffset.UTC));
     }
 
     @Test

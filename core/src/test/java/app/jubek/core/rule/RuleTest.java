@@ -39,7 +39,7 @@ class RuleTest {
             List.of(MailAddress.of("duty@ostrel-gardens.example"), MailAddress.of("Duty@ostrel-gardens.example")));
 
     private static Rule rule(String name, Criterion picksOut, Criterion leavesOut, List<Step> steps, boolean on) {
-        return new Rule(new RuleId("r"), 1, name, picksOut, leavesOut, steps, Ending.presetFor(steps), on);
+        return new Rule(new RuleId("r"), 1, name, picksOut, leavesOut, steps, Ending.presetFor(picksOut, steps), on);
     }
 
     private static TextCriterion words(String phrase, boolean negated) {
@@ -124,9 +124,12 @@ class RuleTest {
     @Test
     void handingOnAndMarkingGoOnFilingAndAnsweringEnd() {
         Step answer = new Step.Reply("", "x", Duration.ofDays(7));
-        assertThat(Ending.presetFor(List.of(REDIRECT, READ))).isEqualTo(Ending.CONTINUE);
-        assertThat(Ending.presetFor(List.of(REDIRECT, FILE))).isEqualTo(Ending.STOP_HERE);
-        assertThat(Ending.presetFor(List.of(answer))).isEqualTo(Ending.STOP_HERE);
+        assertThat(Ending.presetFor(new Nothing(), List.of(REDIRECT, READ))).isEqualTo(Ending.CONTINUE);
+        assertThat(Ending.presetFor(new Nothing(), List.of(REDIRECT, FILE))).isEqualTo(Ending.STOP_HERE);
+        assertThat(Ending.presetFor(new Nothing(), List.of(answer))).isEqualTo(Ending.STOP_HERE);
+        assertThat(Ending.presetFor(new Everything(), List.of(answer)))
+                .as("an absence keeps no other rule from its work")
+                .isEqualTo(Ending.CONTINUE);
     }
 
     @Test

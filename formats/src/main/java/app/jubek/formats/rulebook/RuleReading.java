@@ -35,7 +35,7 @@ final class RuleReading {
                     picksOut.get(),
                     leavesOut.orElseGet(Nothing::new),
                     does,
-                    at.has("ending") ? ending.get() : Ending.presetFor(does),
+                    at.has("ending") ? ending.get() : Ending.presetFor(picksOut.get(), does),
                     active.orElse(Schedule.ALWAYS),
                     at.flag("on"));
         });

@@ -6,8 +6,10 @@ import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.MessageResult;
 import app.jubek.core.rehearse.RuleMatches;
+import app.jubek.core.rehearse.Shadowed;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleId;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.DraftRule;
 import app.jubek.formats.rulebook.Fault;
@@ -15,6 +17,7 @@ import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.deciding.DecisionContexts;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.BitSet;
 import java.util.List;
@@ -31,6 +34,8 @@ import tools.jackson.databind.JsonNode;
 /** What the edited rule does to past mail. */
 @RestController
 public class EvidenceController {
+    private static final Duration SHADOWED_WITHIN = Duration.ofDays(30);
+
     private final PastMail pastMail;
     private final DecisionContexts contexts;
 
@@ -76,6 +81,14 @@ public class EvidenceController {
     record Example(PastMail.Line message, Set<Counter> counters) {}
 
     /**
+     * A rule that messages of the last days would no longer reach, or that would no longer answer them.
+     *
+     * @param order where the edited rule would have to be so that it is not so
+     */
+    record ShadowedView(String rule, String name, boolean answers, int messages, int order) {}
+
+    /**
+     * @param shadows the rules that the edited one would keep from messages
      * @param unfinished the actions that can't be carried out yet, which the rest leaves aside
      * @param presetEnding what the rule's ending is where it says none
      */
@@ -90,6 +103,7 @@ public class EvidenceController {
             Optional<Example> example,
             Optional<Difference> difference,
             Optional<AllOrAnyView> allOrAny,
+            List<ShadowedView> shadows,
             Statement readBack,
             List<Fault> unfinished,
 
@@ -113,9 +127,32 @@ public class EvidenceController {
                 example(evidence, window, asked.example()),
                 difference(evidence, rule, window),
                 allOrAny(rule, window),
+                shadows(evidence, rule, window),
                 rule.statement(),
                 draft.unfinished(),
-                RuleBookJson.word(Ending.presetFor(rule.steps())));
+                RuleBookJson.word(Ending.presetFor(rule.picksOut(), rule.steps())));
+    }
+
+    private static List<ShadowedView> shadows(Evidence evidence, Rule rule, PastMail.Window window) {
+        List<RuleId> others = window.book().rules().stream()
+                .map(Rule::id)
+                .filter(id -> !id.equals(rule.id()))
+                .toList();
+        Instant since = window.now().minus(SHADOWED_WITHIN);
+        return Shadowed.of(
+                        window.book(),
+                        evidence,
+                        window.past(),
+                        since,
+                        window.mailbox().opening())
+                .stream()
+                .map(one -> new ShadowedView(
+                        one.rule().id().value(),
+                        one.rule().name(),
+                        one.answers(),
+                        one.messages(),
+                        others.indexOf(one.rule().id()) + 1))
+                .toList();
     }
 
     private static Optional<AllOrAnyView> allOrAny(Rule rule, PastMail.Window window) {
