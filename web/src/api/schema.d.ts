@@ -998,6 +998,10 @@ export interface components {
             part: "sender" | "recipient" | "to" | "cc" | "any address" | "return path" | "delivered to";
             values: string[];
         };
+        Against: {
+            held: boolean;
+            reason: components["schemas"]["Statement"];
+        };
         AliasTest: {
             address: string;
             /** Format: date-time */
@@ -1244,6 +1248,8 @@ export interface components {
         };
         EvidenceView: {
             allOrAny?: components["schemas"]["AllOrAnyView"];
+            /** Format: int32 */
+            answered?: number;
             counts: components["schemas"]["Counts"];
             difference?: components["schemas"]["Difference"];
             example?: components["schemas"]["Example"];
@@ -1286,6 +1292,8 @@ export interface components {
             exceptions: components["schemas"]["ExceptionView"][];
         };
         ExplainAsked: {
+            /** Format: int32 */
+            days?: number;
             /** Format: int64 */
             message?: number;
             /** Format: int32 */
@@ -1303,6 +1311,7 @@ export interface components {
             done: components["schemas"]["Statement"];
             /** @enum {string} */
             kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            notDone?: components["schemas"]["Against"];
             own: boolean;
             rule: string;
         };

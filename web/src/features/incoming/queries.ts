@@ -142,15 +142,16 @@ export function useExplained(
   draft: { rule: Schemas['Rule']; order: number } | undefined,
 ) {
   const mailbox = useMailboxId();
+  const days = useEvidenceDays();
   return useQuery({
-    queryKey: keys.explained(mailbox, id, draft),
+    queryKey: keys.explained(mailbox, id, days, draft),
     enabled: id !== undefined,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST('/api/mailboxes/{mailbox}/explain', {
           params: { path: { mailbox } },
-          body: { ...(draft ? { rule: draft.rule } : {}), order: draft?.order ?? 0, message: id ?? 0 },
+          body: { ...(draft ? { rule: draft.rule } : {}), order: draft?.order ?? 0, days, message: id ?? 0 },
         }),
       ),
   });

@@ -88,6 +88,11 @@ test('a row marks the words and tells the whole fate, naming other rules', () =>
   expect(screen.getByRole('listitem')).toHaveAttribute('aria-setsize', '42');
 });
 
+test('of a rule that replies it is said how many messages would be answered', () => {
+  panel({ evidence: { ...evidence, answered: 31 } });
+  expect(screen.getByText(/Of 42 picked messages/)).toHaveTextContent('31 would be answered.');
+});
+
 test('the message one started from stays pinned, with how it stands to the rule', () => {
   const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };
   panel({ evidence: { ...evidence, example: { message, counters: ['NEAR_MISS'] } } });

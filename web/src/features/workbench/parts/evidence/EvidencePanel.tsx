@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { problemText } from '../../../../api/problem';
-import { count } from '../../../../lib/numbers';
+import { count, counted } from '../../../../lib/numbers';
 import { Bars } from '../../../../ui/Bars';
 import { Button } from '../../../../ui/Button';
 import { Empty, Trouble } from '../../../../ui/States';
@@ -87,7 +87,20 @@ export function EvidencePanel(props: Props) {
           onClose={() => setWriting(false)}
         />
       ) : (
-        <div className="flex justify-end border-b border-line bg-sheet px-3 py-0.5">
+        <div className="flex items-center justify-end border-b border-line bg-sheet px-3 py-0.5">
+          <span className="grow text-sm" role="status">
+            {asked && evidence?.answered !== undefined && (
+              <>
+                Of {counted(evidence.counts.picked, 'picked message')},{' '}
+                <b className="figures">{count(evidence.answered)}</b> would be answered.{' '}
+              </>
+            )}
+            {asked && (asked.rule.active?.first ?? asked.rule.active?.last) && (
+              <span className="text-ink2">
+                Its days are left aside here: past mail is shown as if they were now.
+              </span>
+            )}
+          </span>
           <Button small look="quiet" onClick={() => setWriting(true)}>
             Try a sample message …
           </Button>

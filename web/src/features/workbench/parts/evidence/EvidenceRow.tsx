@@ -1,4 +1,3 @@
-import { shortDone } from '../../../../lib/steps';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../../../api/client';
@@ -9,6 +8,7 @@ import { Button } from '../../../../ui/Button';
 import { Glyph } from '../../../../ui/glyphs';
 import { MarkedText } from '../../../../ui/MarkedText';
 import type { Criterion } from '../../../criteria';
+import { fateInWords, happeningsOf } from '../../fate';
 import type { Asked } from '../../model';
 import { useExceptions } from '../../queries';
 
@@ -47,10 +47,12 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
           )}
         </span>
         <span className="flex min-w-0 items-center gap-1.5 text-[12.5px] text-ink2">
-          {[...new Set(row.fate.map((f) => f.kind))].map((kind) => (
+          {happeningsOf(row.fate).map((kind) => (
             <Glyph key={kind} of={kind} />
           ))}
-          <span className="truncate">{fateInWords(row.fate)}</span>
+          <span className="truncate" title={fateInWords(row)}>
+            {fateInWords(row)}
+          </span>
         </span>
       </button>
       <span className="flex w-[84px] shrink-0 items-center justify-end pr-2">
@@ -58,15 +60,6 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
       </span>
     </div>
   );
-}
-
-/** "redirected, read, in Seeds (Seed exchange list)"; the edited rule is not named. */
-function fateInWords(fate: Schemas['Fate'][]): string {
-  const short = fate.map((f) => {
-    const words = shortDone(f.kind, f.done.words);
-    return f.own ? words : `${words} (${f.rule})`;
-  });
-  return short.length === 0 ? 'stays in the inbox' : short.join(', ');
 }
 
 type LeavingOut = Pick<Props, 'row' | 'asked' | 'order' | 'onLeaveOut'>;

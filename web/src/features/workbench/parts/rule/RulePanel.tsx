@@ -41,7 +41,10 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
   const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
   const setDoes = (does: Step[]) => onChange(withSteps(draft, does, evidence?.presetEnding));
   const meet = evidence
-    ? evidence.counts.picked + evidence.counts.leftOut + evidence.counts.stoppedEarlier
+    ? evidence.counts.picked +
+      evidence.counts.leftOut +
+      evidence.counts.stoppedEarlier +
+      evidence.counts.outsideItsHours
     : undefined;
   return (
     <section data-region aria-label="The rule" className="flex h-full min-h-0 flex-col bg-sheet">

@@ -77,6 +77,11 @@ public record DecisionContext(
         return new DecisionContext(other, opening, history, hops, onSince, prepared, agreed);
     }
 
+    /** The same after other answers. */
+    public DecisionContext after(ReplyHistory answers) {
+        return new DecisionContext(context, opening, answers, hops, onSince, prepared, agreed);
+    }
+
     public OwnSide own() {
         return context.own();
     }

@@ -1,10 +1,14 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.plan.Refusal;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.text.Budget;
 import app.jubek.core.view.MessageView;
 import app.jubek.core.wording.Statement;
 import java.util.List;
+import java.util.Optional;
 
 /** Decides what is done with a message: a pure function, the same for real mail, rehearsal and evidence. */
 public final class Engine {
@@ -32,6 +36,12 @@ public final class Engine {
      */
     public static Decision decide(MessageView view, DecisionContext at, boolean fenced, Trace trace) {
         return decide(view, at, fenced, trace, view.message().notes());
+    }
+
+    /** What stands against a rule's answer to a message; nothing is written, so it costs little. */
+    public static Optional<Refusal> againstAnswer(
+            MessageView view, DecisionContext at, Rule rule, ReplyOptions options) {
+        return new AnswerChecks(view, at).against(rule, options);
     }
 
     private static Decision decide(

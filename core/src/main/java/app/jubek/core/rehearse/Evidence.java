@@ -2,6 +2,7 @@ package app.jubek.core.rehearse;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.decide.Outcome;
+import app.jubek.core.decide.Trace;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
@@ -13,13 +14,17 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
- * What one rule of a book does to past mail. The rule is judged as if it were on; the others as they are. Nothing is
- * done.
+ * What one rule of a book does to past mail. The rule is judged as if it were on, in its hours, whatever its days: no past
+ * mail may fall into those. The others are judged as they are. Nothing is done.
  */
 public final class Evidence {
     private final Corpus.View past;
+    /** As if the edited rule had no hours, so that it can be said what comes outside them. */
+    private final PastRun atAnyHour;
+
     private final PastRun run;
     private final Rule edited;
     private final Opening opening;
@@ -30,8 +35,8 @@ public final class Evidence {
         this.past = past;
         this.edited = edited;
         this.opening = opening;
-        this.run = new PastRun(
-                new RuleBook(activeIfEdited(book.rules()), book.fence(), activeIfEdited(book.tail())), past, opening);
+        this.atAnyHour = run(book, rule -> rule.switched(true).always());
+        this.run = run(book, rule -> rule.switched(true).onAnyDay());
         BitSet picksOut = past.holding(edited.picksOut());
         BitSet near = NearMisses.of(edited.picksOut(), past, picksOut);
         for (int at = past.size() - 1; at >= 0; at--) {
@@ -81,9 +86,26 @@ public final class Evidence {
         return picked;
     }
 
-    /** The rules that pick a message, in order: its whole fate. */
+    /** The rules that pick a message, in order. */
     public List<Rule> takenBy(MessageResult result) {
-        return run.trace(result.at()).picking();
+        return trace(result).picking();
+    }
+
+    /** What the rules make of a message, with the edited one as it is judged here. */
+    Trace trace(MessageResult result) {
+        return run.trace(result.at());
+    }
+
+    RuleBook book() {
+        return run.book();
+    }
+
+    Rule edited() {
+        return edited;
+    }
+
+    Corpus.View past() {
+        return past;
     }
 
     public List<CriterionFigures> picksOut() {
@@ -95,7 +117,7 @@ public final class Evidence {
     }
 
     private Set<Counter> counters(int at) {
-        List<Outcome> outcomes = run.trace(at);
+        List<Outcome> outcomes = atAnyHour.trace(at);
         int own = ownPlace(outcomes);
         Outcome outcome = outcomes.get(own);
         if (outcome instanceof Outcome.Excluded) {
@@ -104,12 +126,12 @@ public final class Evidence {
         if (outcome instanceof Outcome.NotReached) {
             return EnumSet.of(Counter.STOPPED_EARLIER);
         }
+        if (!edited.onAnyDay().schedule().isActive(past.message(at).received(), opening)) {
+            return EnumSet.of(Counter.OUTSIDE_ITS_HOURS);
+        }
         Set<Counter> counters = EnumSet.of(Counter.PICKED);
         if (outcomes.subList(own + 1, outcomes.size()).stream().anyMatch(Outcome::isPicked)) {
             counters.add(Counter.LATER_RULES_ACT);
-        }
-        if (!edited.schedule().isActive(past.message(at).received(), opening)) {
-            counters.add(Counter.OUTSIDE_ITS_HOURS);
         }
         return counters;
     }
@@ -122,10 +144,14 @@ public final class Evidence {
         return own;
     }
 
-    /** As if it were on and always active. */
-    private List<Rule> activeIfEdited(List<Rule> rules) {
+    private PastRun run(RuleBook book, UnaryOperator<Rule> asJudged) {
+        return new PastRun(
+                new RuleBook(with(book.rules(), asJudged), book.fence(), with(book.tail(), asJudged)), past, opening);
+    }
+
+    private List<Rule> with(List<Rule> rules, UnaryOperator<Rule> asJudged) {
         return rules.stream()
-                .map(rule -> rule.id().equals(edited.id()) ? rule.switched(true).always() : rule)
+                .map(rule -> rule.id().equals(edited.id()) ? asJudged.apply(rule) : rule)
                 .toList();
     }
 }

@@ -31,8 +31,9 @@ public record Shadowed(Rule rule, boolean answers, int messages) {
     public static List<Shadowed> of(RuleBook book, Evidence edited, Corpus.View past, Instant since, Opening opening) {
         PastRun live = new PastRun(book, past, opening);
         Map<Key, Shadowed> found = new LinkedHashMap<>();
-        for (MessageResult result : counted(edited)) {
-            if (!past.message(result.at()).received().isBefore(since)) {
+        for (MessageResult result : edited.results()) {
+            if (result.counters().contains(Counter.PICKED)
+                    && !past.message(result.at()).received().isBefore(since)) {
                 List<Rule> does = live.trace(result.at()).picking();
                 List<Rule> would = edited.takenBy(result);
                 lost(does, would)
@@ -45,17 +46,6 @@ public record Shadowed(Rule rule, boolean answers, int messages) {
         return found.values().stream()
                 .sorted(Comparator.comparing(Shadowed::messages).reversed())
                 .toList();
-    }
-
-    /** What it picks while it is active; of a period that no past mail falls into, all. */
-    private static List<MessageResult> counted(Evidence edited) {
-        List<MessageResult> picked = edited.results().stream()
-                .filter(result -> result.counters().contains(Counter.PICKED))
-                .toList();
-        List<MessageResult> active = picked.stream()
-                .filter(result -> !result.counters().contains(Counter.OUTSIDE_ITS_HOURS))
-                .toList();
-        return active.isEmpty() ? picked : active;
     }
 
     private static List<Shadowed> lost(List<Rule> does, List<Rule> would) {

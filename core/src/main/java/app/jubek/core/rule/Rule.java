@@ -2,6 +2,7 @@ package app.jubek.core.rule;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
+import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import app.jubek.core.wording.Argument;
@@ -69,6 +70,12 @@ public record Rule(
     /** The rule, active at any time. */
     public Rule always() {
         return new Rule(id, version, name, picksOut, leavesOut, steps, ending, Schedule.ALWAYS, on);
+    }
+
+    /** The rule, active in its hours whatever the day. */
+    public Rule onAnyDay() {
+        Schedule hours = new Schedule(schedule.hours(), Period.OPEN);
+        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, hours, on);
     }
 
     /** The same rule as another version of it. */

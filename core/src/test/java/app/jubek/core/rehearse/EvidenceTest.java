@@ -22,8 +22,10 @@ import app.jubek.core.step.Step;
 import app.jubek.core.view.MessageView;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -155,6 +157,24 @@ class EvidenceTest {
     }
 
     @Test
+    void onlyTheNearestOfManyNearMissesAreShown() {
+        mail("near@other.example", "guided visit");
+        for (int i = 0; i < 300; i++) {
+            mail("a@school.example", "term dates " + i);
+        }
+        Rule edited = rule(
+                "hand",
+                new Group(Group.Quantifier.ALL, List.of(at("school.example"), subject("guided visit"))),
+                new Nothing(),
+                Ending.CONTINUE);
+        Evidence evidence = evidence(edited, edited);
+        assertThat(evidence.count(Counter.NEAR_MISS)).isEqualTo(20);
+        assertThat(evidence.places(Counter.NEAR_MISS))
+                .as("that so few messages meet the phrase says more than the domain of so many")
+                .contains(0);
+    }
+
+    @Test
     void pickedLeftOutAndTakenEarlierAddUpToAllThatMeetTheCriteria() {
         Random random = new Random(11);
         List<String> words = List.of("visit", "invoice", "urgent", "seeds", "term");
@@ -182,23 +202,39 @@ class EvidenceTest {
         assertThat(evidence(paused, paused).count(Counter.PICKED)).isEqualTo(1);
     }
 
+    private static Rule active(Rule rule, Schedule schedule) {
+        return new Rule(
+                rule.id(),
+                1,
+                rule.name(),
+                rule.picksOut(),
+                rule.leavesOut(),
+                rule.steps(),
+                rule.ending(),
+                schedule,
+                true);
+    }
+
     @Test
-    void aRuleIsJudgedAsIfActiveAndACounterSaysHowManyCameOutsideItsHours() {
+    void whatComesOutsideARulesHoursIsCountedAsThatAndNotAsPicked() {
         mail("a@school.example", "visit");
         Rule always = rule("hand", subject("visit"), new Nothing(), Ending.CONTINUE);
-        Rule days = new Rule(
-                always.id(),
-                1,
-                "hand",
-                always.picksOut(),
-                always.leavesOut(),
-                always.steps(),
-                always.ending(),
-                new Schedule(Schedule.Hours.INSIDE, Period.OPEN),
-                true);
-        assertThat(evidence(days, days).count(Counter.PICKED)).isEqualTo(1);
-        assertThat(evidence(days, days).count(Counter.OUTSIDE_ITS_HOURS)).isEqualTo(1);
+        Rule hours = active(always, new Schedule(Schedule.Hours.INSIDE, Period.OPEN));
+        Evidence outside = evidence(hours, hours);
+        assertThat(outside.count(Counter.PICKED)).isZero();
+        assertThat(outside.count(Counter.OUTSIDE_ITS_HOURS)).isEqualTo(1);
+        assertThat(outside.takenBy(outside.results().get(0))).isEmpty();
         assertThat(evidence(always, always).count(Counter.OUTSIDE_ITS_HOURS)).isZero();
+    }
+
+    @Test
+    void thatNoPastMailFallsIntoTheDaysOfARuleDoesNotMatter() {
+        mail("a@school.example", "visit");
+        Period next = new Period(Optional.of(LocalDate.of(2030, 1, 1)), Optional.empty());
+        Rule later = active(
+                rule("hand", subject("visit"), new Nothing(), Ending.CONTINUE),
+                new Schedule(Schedule.Hours.ALWAYS, next));
+        assertThat(evidence(later, later).count(Counter.PICKED)).isEqualTo(1);
     }
 
     @Test

@@ -30,6 +30,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -134,21 +135,29 @@ class SameMeaningTest {
         assertThat(left).as("messages that left an inbox in all").isGreaterThan(1_000);
     }
 
-    /** As if the edited rule were on and always active; the others as they are. */
+    /** As if the edited rule were on, in its hours, whatever its days; the others as they are. */
     @Test
     void theEvidenceOfARuleIsTheEngines() {
         for (int round = 0; round < 150; round++) {
             RuleBook book = book();
-            Rule edited = book.rules().get(random.nextInt(5));
-            List<Rule> active = new ArrayList<>(book.rules());
-            active.replaceAll(
-                    rule -> rule.id().equals(edited.id()) ? rule.switched(true).always() : rule);
-            List<Decision> decisions = decided(new RuleBook(active, book.fence(), book.tail()));
-            Evidence evidence = Evidence.of(book, edited.id(), past, context.opening());
+            RuleId edited = book.rules().get(random.nextInt(5)).id();
+            Evidence evidence = Evidence.of(book, edited, past, context.opening());
+            List<Decision> inItsHours =
+                    decided(with(book, edited, rule -> rule.switched(true).onAnyDay()));
+            List<Decision> atAnyHour =
+                    decided(with(book, edited, rule -> rule.switched(true).always()));
             assertThat(evidence.count(Counter.PICKED))
-                    .isEqualTo(count(decisions, d -> outcome(d, edited.id()).isPicked()));
+                    .isEqualTo(count(inItsHours, d -> outcome(d, edited).isPicked()));
+            assertThat(evidence.count(Counter.PICKED) + evidence.count(Counter.OUTSIDE_ITS_HOURS))
+                    .isEqualTo(count(atAnyHour, d -> outcome(d, edited).isPicked()));
             assertThat(evidence.count(Counter.LEFT_OUT))
-                    .isEqualTo(count(decisions, d -> outcome(d, edited.id()) instanceof Outcome.Excluded));
+                    .isEqualTo(count(atAnyHour, d -> outcome(d, edited) instanceof Outcome.Excluded));
         }
+    }
+
+    private static RuleBook with(RuleBook book, RuleId edited, UnaryOperator<Rule> changed) {
+        List<Rule> rules = new ArrayList<>(book.rules());
+        rules.replaceAll(rule -> rule.id().equals(edited) ? changed.apply(rule) : rule);
+        return new RuleBook(rules, book.fence(), book.tail());
     }
 }

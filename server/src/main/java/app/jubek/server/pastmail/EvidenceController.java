@@ -5,6 +5,7 @@ import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.MessageResult;
+import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rehearse.RuleMatches;
 import app.jubek.core.rehearse.Shadowed;
 import app.jubek.core.rule.Ending;
@@ -88,6 +89,7 @@ public class EvidenceController {
     record ShadowedView(String rule, String name, boolean answers, int messages, int order) {}
 
     /**
+     * @param answered how many of the picked it would answer; empty when it answers nothing
      * @param shadows the rules that the edited one would keep from messages
      * @param unfinished the actions that can't be carried out yet, which the rest leaves aside
      * @param presetEnding what the rule's ending is where it says none
@@ -95,6 +97,7 @@ public class EvidenceController {
     record EvidenceView(
             int messages,
             Counts counts,
+            Optional<Integer> answered,
             List<Integer> weeks,
             List<CriterionFigures> picksOut,
             List<CriterionFigures> leavesOut,
@@ -116,13 +119,20 @@ public class EvidenceController {
         DraftRule draft = RuleBookJson.readDraft(asked.rule());
         Rule rule = draft.rule();
         Evidence evidence = window.evidence(rule, asked.order());
+        Rehearsed rehearsed = Rehearsed.of(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
         return new EvidenceView(
                 evidence.total(),
                 counts(evidence),
+                rehearsed.answered(),
                 Weeks.of(received(evidence, window), window.now(), window.days()),
                 evidence.picksOut(),
                 evidence.leavesOut(),
-                EvidenceRows.of(evidence, rule, new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
+                EvidenceRows.of(
+                        evidence,
+                        rehearsed,
+                        rule,
+                        window.past(),
+                        new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
                 evidence.count(asked.counter()),
                 example(evidence, window, asked.example()),
                 difference(evidence, rule, window),

@@ -28,6 +28,12 @@ record EvidenceRow(
 
     /**
      * @param own by the edited rule
+     * @param notDone why it would not be done; empty when it would
      */
-    record Fate(String rule, boolean own, Work kind, Statement done) {}
+    record Fate(String rule, boolean own, Work kind, Statement done, Optional<Against> notDone) {}
+
+    /**
+     * @param held a person could let it go; else it is withheld
+     */
+    record Against(boolean held, Statement reason) {}
 }

@@ -1,16 +1,25 @@
 package app.jubek.server.pastmail;
 
+import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.decide.Decision;
 import app.jubek.core.explain.Mark;
 import app.jubek.core.explain.Marks;
 import app.jubek.core.matching.Span;
+import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.MessageResult;
+import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
 import app.jubek.server.queue.Work;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** One page of the evidence's messages, with the words marked. */
@@ -23,16 +32,19 @@ final class EvidenceRows {
 
     record Page(Counter counter, int offset, int limit) {}
 
-    static List<EvidenceRow> of(Evidence evidence, Rule edited, Page page) {
+    static List<EvidenceRow> of(Evidence evidence, Rehearsed rehearsed, Rule edited, Corpus.View past, Page page) {
         List<MessageResult> shown = evidence.results().stream()
                 .filter(s -> s.counters().contains(page.counter()))
                 .skip(Math.max(page.offset(), 0))
                 .limit(Math.min(Math.max(page.limit(), 1), MAX_LIMIT))
                 .toList();
-        return shown.stream().map(s -> row(s, evidence.takenBy(s), edited)).toList();
+        Set<String> shared = sharedNames(shown, past);
+        return shown.stream()
+                .map(s -> row(s, rehearsed.decision(s), edited, shared))
+                .toList();
     }
 
-    private static EvidenceRow row(MessageResult result, List<Rule> takenBy, Rule edited) {
+    private static EvidenceRow row(MessageResult result, Decision decision, Rule edited, Set<String> shared) {
         PastMessage message = result.message();
         List<String> texts = message.message().texts();
         Marks marks = new Marks(message.senderShown(), message.subject(), texts);
@@ -51,18 +63,57 @@ final class EvidenceRows {
         return new EvidenceRow(
                 message.id(),
                 message.received(),
-                new EvidenceRow.Marked(message.senderShown(), spans(found, Mark.Place.SENDER_NAME)),
+                new EvidenceRow.Marked(sender(message, shared), spans(found, Mark.Place.SENDER_NAME)),
                 new EvidenceRow.Marked(message.subject(), inSubject),
                 snippet,
                 result.counters(),
-                takenBy.stream().flatMap(r -> fate(r, edited)).toList());
+                fate(decision, edited));
     }
 
-    private static Stream<EvidenceRow.Fate> fate(Rule rule, Rule edited) {
-        boolean own = rule.id().equals(edited.id());
-        return rule.steps().stream()
-                .map(step -> new EvidenceRow.Fate(
-                        rule.name(), own, Work.valueOf(step.kind().name()), step.statement()));
+    /** A name that several addresses go by is followed by its address. */
+    private static String sender(PastMessage message, Set<String> shared) {
+        String shown = message.senderShown();
+        return message.message()
+                .sender()
+                .filter(sender -> shared.contains(shown))
+                .map(sender -> shown + " <" + sender.address() + ">")
+                .orElse(shown);
+    }
+
+    private static Set<String> sharedNames(List<MessageResult> shown, Corpus.View past) {
+        Set<String> names =
+                shown.stream().map(result -> result.message().senderShown()).collect(Collectors.toSet());
+        Map<String, Set<String>> addresses = new HashMap<>();
+        for (int at = 0; at < past.size(); at++) {
+            PastMessage message = past.message(at);
+            if (names.contains(message.senderShown())) {
+                message.message()
+                        .sender()
+                        .ifPresent(sender -> addresses
+                                .computeIfAbsent(message.senderShown(), n -> new HashSet<>())
+                                .add(sender.key()));
+            }
+        }
+        return addresses.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
+
+    private static List<EvidenceRow.Fate> fate(Decision decision, Rule edited) {
+        return Stream.concat(
+                        decision.planned().stream().map(step -> fate(step, edited, Optional.empty())),
+                        decision.notDone().stream()
+                                .map(not -> fate(
+                                        not.planned(),
+                                        edited,
+                                        Optional.of(new EvidenceRow.Against(not.waits(), not.statement())))))
+                .toList();
+    }
+
+    private static EvidenceRow.Fate fate(PlannedStep step, Rule edited, Optional<EvidenceRow.Against> notDone) {
+        boolean own = step.rule().equals(edited.id());
+        return new EvidenceRow.Fate(step.ruleName(), own, Work.of(step), step.statement(), notDone);
     }
 
     private static List<Span> spans(List<Mark> marks, Mark.Place place) {

@@ -24,7 +24,8 @@ public enum Work {
     DELETE,
     BRING_BACK;
 
-    static Work of(PlannedStep planned) {
+    /** What carries out a planned step. */
+    public static Work of(PlannedStep planned) {
         if (planned.sending().filter(Sending::isCopy).isPresent()) {
             return ANSWER_COPY;
         }

@@ -6,6 +6,8 @@ import app.jubek.core.decide.Engine;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.view.MessageContext;
@@ -46,11 +48,13 @@ class ExplainController {
     /**
      * @param rule a draft to be put among the rules
      * @param message a past message, or else a made-up one
+     * @param days how far back the evidence of a draft reaches, within which it would have answered before
      */
     record ExplainAsked(
             @Schema(ref = "#/components/schemas/Rule") Optional<JsonNode> rule,
             int order,
             Optional<Long> message,
+            Optional<Integer> days,
             Optional<SampleMessage> sample) {}
 
     /**
@@ -67,6 +71,10 @@ class ExplainController {
     @PostMapping("/api/mailboxes/{mailbox}/explain")
     ExplainView explain(@Allowed UUID mailbox, @RequestBody ExplainAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, LONGEST);
+        Optional<Decision> asInEvidence = asInEvidence(asked, mailbox);
+        if (asInEvidence.isPresent()) {
+            return view(asInEvidence.get());
+        }
         RuleBook book = asked.rule()
                 .filter(JsonNode::isObject)
                 .map(RuleBookJson::readDraft)
@@ -80,6 +88,21 @@ class ExplainController {
         Decision decision =
                 Engine.decide(CompiledBook.of(book), seen.message(), contexts.ofRehearsal(window.mailbox(), context));
         return view(decision);
+    }
+
+    /** Of a draft's evidence, so that an opened message says what its line says. */
+    private Optional<Decision> asInEvidence(ExplainAsked asked, UUID mailbox) {
+        if (asked.message().isEmpty() || asked.rule().filter(JsonNode::isObject).isEmpty()) {
+            return Optional.empty();
+        }
+        PastMail.Window window = pastMail.window(mailbox, asked.days().orElse(LONGEST));
+        Rule draft = RuleBookJson.readDraft(asked.rule().get()).rule();
+        Evidence evidence = window.evidence(draft, asked.order());
+        Rehearsed rehearsed = Rehearsed.of(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
+        return evidence.results().stream()
+                .filter(result -> result.message().id() == asked.message().get())
+                .findFirst()
+                .map(rehearsed::decision);
     }
 
     private static ExplainView view(Decision decision) {
