@@ -31,7 +31,7 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
         className="grid min-w-0 grow grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)] items-center gap-x-2 pl-3 text-left text-[13.5px] min-[1152px]:grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)_minmax(110px,210px)]"
       >
         <span className="figures text-sm text-ink2">{shortDate(row.received)}</span>
-        <span className="truncate">
+        <span className="truncate" title={row.sender.text}>
           <bdi>
             <MarkedText {...row.sender} />
           </bdi>

@@ -12,6 +12,7 @@ import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.Refusal;
 import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ForwardOptions;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -73,7 +74,9 @@ final class Writing {
         if (missing.isPresent()) {
             return Result.without(missing.get());
         }
-        Letter letter = template.map(this::filled).orElse(Letter.plain(reply.subject(), reply.text()));
+        Optional<MailAddress> person = person(options.to(), to);
+        Letter letter =
+                template.map(words -> filled(words, person)).orElse(Letter.plain(reply.subject(), reply.text()));
         if (letter.isEmpty()) {
             return Result.without(Reason.TEMPLATE_EMPTY);
         }
@@ -96,7 +99,7 @@ final class Writing {
         }
         Letter note = options.template()
                 .flatMap(at.prepared()::template)
-                .map(this::filled)
+                .map(words -> filled(words, message.sender()))
                 .orElse(Letter.plain("", options.note()));
         return Result.written(new Sending(note, to, from.get(), false));
     }
@@ -140,15 +143,28 @@ final class Writing {
                                 results -> results.passes("dmarc") || results.passes("dkim") || results.passes("spf"));
     }
 
-    private Letter filled(Template template) {
-        Map<String, String> captured = template.captured().isEmpty() ? Map.of() : captured();
-        return template.fill(filling(captured), at.prepared());
+    /**
+     * Who is greeted: a form's message is from the one whom the answer goes to, not from the form. An address without a name
+     * beside the sender's, at the same domain, is the sender's own.
+     */
+    private Optional<MailAddress> person(AnswersTo where, MailAddress to) {
+        boolean sender = message.sender().filter(from -> isOf(from, to)).isPresent();
+        return where == AnswersTo.Header.RETURN_PATH || sender ? message.sender() : Optional.of(to);
     }
 
-    private Filling filling(Map<String, String> captured) {
+    private static boolean isOf(MailAddress sender, MailAddress to) {
+        return sender.sameAs(to) || to.name().isBlank() && sender.domain().equals(to.domain());
+    }
+
+    private Letter filled(Template template, Optional<MailAddress> person) {
+        Map<String, String> captured = template.captured().isEmpty() ? Map.of() : captured();
+        return template.fill(filling(person, captured), at.prepared());
+    }
+
+    private Filling filling(Optional<MailAddress> person, Map<String, String> captured) {
         MessageContext context = at.context();
-        Optional<Person> contact = message.sender().flatMap(context.people()::person);
-        return new Filling(message, at.own(), context.received(), context.zone(), contact, captured);
+        Optional<Person> contact = person.flatMap(context.people()::person);
+        return new Filling(message, person, at.own(), context.received(), context.zone(), contact, captured);
     }
 
     /** What the patterns of the rule take out of the message. */

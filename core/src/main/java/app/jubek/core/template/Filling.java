@@ -17,12 +17,14 @@ import java.util.Optional;
 /**
  * What the fields of a template are filled from.
  *
+ * @param person whom the fields of the sender are about: the sender, or the one for whom a form wrote
  * @param zone in which days and times are told
- * @param contact the sender as the address book has them
+ * @param contact the same person as the address book has them
  * @param captured what patterns of the rule took out of the message, by the name of the group
  */
 public record Filling(
         ReadMessage message,
+        Optional<MailAddress> person,
         OwnSide own,
         Instant received,
         ZoneId zone,
@@ -46,7 +48,7 @@ public record Filling(
             case SENDER_FIRST_NAME -> name().map(PersonName::first);
             case SENDER_LAST_NAME -> name().map(PersonName::last);
             case SENDER_NAME -> name().map(n -> n.first() + " " + n.last());
-            case SENDER_ADDRESS -> message.sender().map(MailAddress::address);
+            case SENDER_ADDRESS -> person.map(MailAddress::address);
             case SUBJECT -> Optional.of(message.subject());
             case RECEIVED_DATE ->
                 Optional.of(at().format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)
@@ -62,7 +64,7 @@ public record Filling(
     }
 
     private Optional<PersonName> name() {
-        return message.sender().flatMap(PersonName::of);
+        return person.flatMap(PersonName::of);
     }
 
     private ZonedDateTime at() {

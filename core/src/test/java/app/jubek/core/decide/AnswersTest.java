@@ -241,6 +241,34 @@ class AnswersTest {
                 .isEqualTo("DOCUMENTS_TO_A_STRANGER");
     }
 
+    /** The one whom a form wrote for is greeted, and not the form. */
+    @ParameterizedTest
+    @CsvSource({
+        "REPLY_TO, Website form <web@host.example>, Dana Brisk <dana@mailhaven.example>, Dear Dana",
+        "REPLY_TO, Website form <web@host.example>, dana@mailhaven.example, Dear visitor",
+        "REPLY_TO, Anna Karlson <anna@school.example>, office@school.example, Dear Anna",
+        "RETURN_PATH, Anna Karlson <anna@school.example>, dana@mailhaven.example, Dear Anna"
+    })
+    void whoGetsTheAnswerIsGreeted(AnswersTo.Header to, String from, String replyTo, String greeting) {
+        Template template = Template.plain(
+                new TemplateId("visits"),
+                1,
+                "Visits",
+                Locale.UK,
+                "",
+                "Dear {{sender.firstName}}",
+                Map.of("sender.firstName", "visitor"));
+        String mail = Mails.from("anna@school.example", "s", "t", "Reply-To: " + replyTo)
+                .replace("Anna <anna@school.example>", from);
+        Decision decision = decide(
+                new Everything(),
+                new Step.Reply(template.id(), ((Step.Reply) reply(to)).options()),
+                mail,
+                Mails.context(template));
+        assertThat(decision.planned().get(0).sending().orElseThrow().letter().text())
+                .isEqualTo(greeting);
+    }
+
     @Test
     void whatAPatternOfTheRuleTakesOutOfAMessageIsFilledIn() {
         Template template = Template.plain(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.Person;
 import app.jubek.core.template.TemplateFault.Sort;
 import java.io.BufferedReader;
@@ -40,9 +41,11 @@ class TemplateTest {
     }
 
     private static Filling from(String from, String subject) {
+        ReadMessage message = Mails.read(
+                "From: " + from + "\r\nTo: photos@ostrel-gardens.example\r\nSubject: " + subject + "\r\n\r\nhello");
         return new Filling(
-                Mails.read("From: " + from + "\r\nTo: photos@ostrel-gardens.example\r\nSubject: " + subject
-                        + "\r\n\r\nhello"),
+                message,
+                message.sender(),
                 Mails.VISITS,
                 CAME,
                 ZoneId.of("Europe/Stockholm"),

@@ -131,7 +131,6 @@ public class EvidenceController {
                         evidence,
                         rehearsed,
                         rule,
-                        window.past(),
                         new EvidenceRows.Page(asked.counter(), asked.offset(), asked.limit())),
                 evidence.count(asked.counter()),
                 example(evidence, window, asked.example()),

@@ -1,6 +1,5 @@
 package app.jubek.server.pastmail;
 
-import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.explain.Mark;
@@ -32,13 +31,15 @@ final class EvidenceRows {
 
     record Page(Counter counter, int offset, int limit) {}
 
-    static List<EvidenceRow> of(Evidence evidence, Rehearsed rehearsed, Rule edited, Corpus.View past, Page page) {
-        List<MessageResult> shown = evidence.results().stream()
+    static List<EvidenceRow> of(Evidence evidence, Rehearsed rehearsed, Rule edited, Page page) {
+        List<MessageResult> listed = evidence.results().stream()
                 .filter(s -> s.counters().contains(page.counter()))
+                .toList();
+        Set<String> shared = sharedNames(listed);
+        List<MessageResult> shown = listed.stream()
                 .skip(Math.max(page.offset(), 0))
                 .limit(Math.min(Math.max(page.limit(), 1), MAX_LIMIT))
                 .toList();
-        Set<String> shared = sharedNames(shown, past);
         return shown.stream()
                 .map(s -> row(s, rehearsed.decision(s), edited, shared))
                 .toList();
@@ -70,7 +71,7 @@ final class EvidenceRows {
                 fate(decision, edited));
     }
 
-    /** A name that several addresses go by is followed by its address. */
+    /** A name that several addresses of the list go by is followed by its address. */
     private static String sender(PastMessage message, Set<String> shared) {
         String shown = message.senderShown();
         return message.message()
@@ -80,20 +81,14 @@ final class EvidenceRows {
                 .orElse(shown);
     }
 
-    private static Set<String> sharedNames(List<MessageResult> shown, Corpus.View past) {
-        Set<String> names =
-                shown.stream().map(result -> result.message().senderShown()).collect(Collectors.toSet());
+    private static Set<String> sharedNames(List<MessageResult> listed) {
         Map<String, Set<String>> addresses = new HashMap<>();
-        for (int at = 0; at < past.size(); at++) {
-            PastMessage message = past.message(at);
-            if (names.contains(message.senderShown())) {
-                message.message()
-                        .sender()
-                        .ifPresent(sender -> addresses
-                                .computeIfAbsent(message.senderShown(), n -> new HashSet<>())
-                                .add(sender.key()));
-            }
-        }
+        listed.forEach(result -> result.message()
+                .message()
+                .sender()
+                .ifPresent(sender -> addresses
+                        .computeIfAbsent(result.message().senderShown(), n -> new HashSet<>())
+                        .add(sender.key())));
         return addresses.entrySet().stream()
                 .filter(e -> e.getValue().size() > 1)
                 .map(Map.Entry::getKey)

@@ -77,6 +77,7 @@ class TemplatePreviewController {
         Template template = asked.written().template(new TemplateId("preview"), 1);
         Filling filling = new Filling(
                 message,
+                message.sender(),
                 window.mailbox().own(),
                 seen.context().received(),
                 window.mailbox().zone(),
