@@ -1265,6 +1265,7 @@ export interface components {
             rowsInAll: number;
             shadows: components["schemas"]["ShadowedView"][];
             unfinished: components["schemas"]["Fault"][];
+            warnings: components["schemas"]["Statement"][];
             weeks: number[];
         };
         Example: {

@@ -7,6 +7,7 @@ import type { Schemas } from '../../../api/client';
 import { Done, CurrentMailbox, type DoneLine } from '../../mailbox';
 import { newDraft, type Draft } from '../model';
 import { item } from '../../criteria';
+import { said } from '../../../test/said';
 import { SaveBar } from './SaveBar';
 
 interface Saving {
@@ -83,6 +84,7 @@ function bar(more: Partial<Draft>, shadows: Schemas['ShadowedView'][] = []) {
               picked={42}
               unfinished={[]}
               shadows={shadows}
+              warnings={shadows.map(() => said('“[date]” looks like text to be replaced.'))}
               presetEnding="stop here"
               onChange={(draft) => (changed = draft)}
               onSaved={() => {}}
@@ -109,6 +111,9 @@ test('rules that would lose messages to this one are named before saving, with w
   bar({}, [{ rule: 'v', name: 'School visits', answers: false, messages: 16, order: 2 }]);
   expect(
     await screen.findByText('16 messages of the last 30 days would no longer reach “School visits”.'),
+  ).toBeInTheDocument();
+  expect(
+    screen.getByText('In the text of this rule: “[date]” looks like text to be replaced.'),
   ).toBeInTheDocument();
   fireEvent.click(screen.getByRole('button', { name: 'Place this rule below' }));
   expect(changed?.order).toBe(2);

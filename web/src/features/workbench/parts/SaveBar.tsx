@@ -17,6 +17,8 @@ interface Props {
   picked: number | undefined;
   /** The actions that can't be carried out yet. */
   unfinished: Fault[];
+  /** What still stands in the texts of the rule as a place for something. */
+  warnings: Schemas['Statement'][];
   /** The rules that this one would keep from messages. */
   shadows: Schemas['ShadowedView'][];
   /** What the rule does with later rules where it says nothing. */
@@ -86,6 +88,11 @@ export function SaveBar(props: Props) {
         </div>
       )}
       <Shadows {...props} />
+      {props.warnings.length > 0 && (
+        <p role="status" className="bg-clay-soft px-4 py-1.5">
+          In the text of this rule: {props.warnings.map((one) => one.words).join(' ')}
+        </p>
+      )}
       <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-4 py-2">
         <span className="grow text-sm text-ink2" role="status">
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}

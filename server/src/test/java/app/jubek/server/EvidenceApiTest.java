@@ -69,6 +69,19 @@ class EvidenceApiTest extends ServerTest {
     }
 
     @Test
+    void whatStillStandsInATextOfTheRuleIsSaidBeforeItIsSaved() {
+        rules();
+        String reply = "\"does\":[{\"do\":\"reply\",\"text\":\"Dear {{sender.firstName}}, come on [day].\"}]";
+        JsonNode found =
+                post("/evidence", ASKED.formatted("guided visit", "PICKED").replace("\"does\":[]", reply));
+        assertThat(found.get("warnings")
+                        .valueStream()
+                        .map(one -> one.at("/arguments/0").stringValue()))
+                .containsExactly("{{sender.firstName}}", "[day]");
+        assertThat(found.get("answered").intValue()).isEqualTo(2);
+    }
+
+    @Test
     void aDraftIsMeasuredOnPastMailWithEveryCriterionAndValueByItself() {
         rules();
         JsonNode found = evidence("guided visit", "PICKED");

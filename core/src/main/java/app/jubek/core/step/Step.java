@@ -19,6 +19,11 @@ public sealed interface Step {
     /** What was done, as a participle: "forwarded to education@ostrel-gardens.example". */
     Statement statement();
 
+    /** The texts that are written in the step itself and go out as they stand. */
+    default List<String> ownTexts() {
+        return List.of();
+    }
+
     /**
      * A new message from the mailbox's identity, with the original in it.
      *
@@ -49,6 +54,11 @@ public sealed interface Step {
         @Override
         public Statement statement() {
             return StepPhrase.FORWARDED_TO.with(Destinations.argument(to, groups));
+        }
+
+        @Override
+        public List<String> ownTexts() {
+            return List.of(options.note());
         }
     }
 
@@ -117,6 +127,11 @@ public sealed interface Step {
         @Override
         public StepKind kind() {
             return StepKind.REPLY;
+        }
+
+        @Override
+        public List<String> ownTexts() {
+            return List.of(subject, text);
         }
 
         @Override

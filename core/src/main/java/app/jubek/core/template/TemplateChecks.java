@@ -30,8 +30,6 @@ final class TemplateChecks {
     private static final Pattern LINKS = Pattern.compile("\\b(?:https?:|www\\.)[^\\s<>\"]*");
     private static final Pattern WHOLE_LINK =
             Pattern.compile("(?:https?://)?[\\p{L}\\d-]+(?:\\.[\\p{L}\\d-]+)+(?::\\d+)?(?:[/?#].*)?");
-    private static final Pattern SAMPLES = Pattern.compile(
-            "(?i)lorem ipsum|\\bxxx+\\b|\\btodo\\b|\\btbd\\b|\\[(?:name|date|datum|nom|your[^\\]]*)\\]|<<[^>]*>>|\\?\\?\\?");
     private static final int MOST_NAMED = 4;
     private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}-]{3,}\\p{L}");
 
@@ -67,7 +65,8 @@ final class TemplateChecks {
         found(LINKS)
                 .filter(link -> !isWhole(link))
                 .forEach(link -> note(Sort.BROKEN_LINK, TemplateFaultText.BROKEN_LINK.with(link)));
-        found(SAMPLES).forEach(sample -> note(Sort.SAMPLE_TEXT, TemplateFaultText.SAMPLE_TEXT.with(sample)));
+        TextFaults.besidesFields(all)
+                .forEach(sample -> note(Sort.SAMPLE_TEXT, TemplateFaultText.SAMPLE_TEXT.with(sample)));
         speltTwoWays();
         driftedApart();
         documents();

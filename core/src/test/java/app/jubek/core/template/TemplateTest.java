@@ -137,6 +137,7 @@ class TemplateTest {
         assertThat(faults("see https://ostrel-gardens/visits and www.ostrel-gardens.example."))
                 .containsExactly(Sort.BROKEN_LINK);
         assertThat(faults("Dear [name], TODO")).containsExactly(Sort.SAMPLE_TEXT, Sort.SAMPLE_TEXT);
+        assertThat(faults("Dear {name}, on [day of the visit]")).containsExactly(Sort.SAMPLE_TEXT, Sort.SAMPLE_TEXT);
         assertThat(faults("the glasshouse and the glass-house")).containsExactly(Sort.SPELT_TWO_WAYS);
         assertThat(faults("Dear {{sender.address}}")).isEmpty();
         assertThat(faults("{{captured.pupils}} pupils")).containsExactly(Sort.MISSING_FALLBACK);

@@ -11,6 +11,7 @@ import app.jubek.core.rehearse.Shadowed;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.template.TextFaults;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.DraftRule;
 import app.jubek.formats.rulebook.Fault;
@@ -91,6 +92,7 @@ public class EvidenceController {
     /**
      * @param answered how many of the picked it would answer; empty when it answers nothing
      * @param shadows the rules that the edited one would keep from messages
+     * @param warnings of the texts that are written in the rule itself
      * @param unfinished the actions that can't be carried out yet, which the rest leaves aside
      * @param presetEnding what the rule's ending is where it says none
      */
@@ -107,6 +109,7 @@ public class EvidenceController {
             Optional<Difference> difference,
             Optional<AllOrAnyView> allOrAny,
             List<ShadowedView> shadows,
+            List<Statement> warnings,
             Statement readBack,
             List<Fault> unfinished,
 
@@ -137,6 +140,9 @@ public class EvidenceController {
                 difference(evidence, rule, window),
                 allOrAny(rule, window),
                 shadows(evidence, rule, window),
+                TextFaults.in(rule.steps().stream()
+                        .flatMap(step -> step.ownTexts().stream())
+                        .toList()),
                 rule.statement(),
                 draft.unfinished(),
                 RuleBookJson.word(Ending.presetFor(rule.picksOut(), rule.steps())));

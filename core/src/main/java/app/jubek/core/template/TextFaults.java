@@ -1,0 +1,42 @@
+package app.jubek.core.template;
+
+import app.jubek.core.wording.Statement;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What still stands in a text as a place for something: "[date]", "{name}", "todo" (common practice). */
+public final class TextFaults {
+    private static final Pattern PLACES =
+            Pattern.compile("(?i)\\{+[^{}\\n]{1,60}\\}+|\\[[^\\[\\]\\n]{1,60}\\]|<<[^>\\n]{1,60}>>");
+    private static final Pattern SAMPLES = Pattern.compile("(?i)lorem ipsum|\\bxxx+\\b|\\btodo\\b|\\btbd\\b|\\?\\?\\?");
+    private static final Pattern FIELDS = Pattern.compile("\\{\\{[^{}\\n]*\\}\\}");
+
+    private TextFaults() {}
+
+    /** Of texts in which no field is filled, as those of a rule itself: even a field is left as it stands. */
+    public static List<Statement> in(List<String> texts) {
+        return found(String.join("\n", texts)).stream()
+                .map(TemplateFaultText.SAMPLE_TEXT::with)
+                .toList();
+    }
+
+    /** Of a template's words, in which fields are filled. */
+    static Set<String> besidesFields(String words) {
+        return found(FIELDS.matcher(words).replaceAll(""));
+    }
+
+    private static Set<String> found(String words) {
+        Set<String> found = new LinkedHashSet<>();
+        Stream.of(PLACES, SAMPLES).forEach(pattern -> {
+            Matcher matcher = pattern.matcher(words);
+            while (matcher.find()) {
+                found.add(matcher.group());
+            }
+        });
+        return found;
+    }
+}
