@@ -32,18 +32,23 @@ final class AnswerChecks {
 
     /** The first reason, most telling first. */
     Optional<Refusal> against(Rule rule, ReplyOptions options) {
-        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
-                at.own(),
-                aliases(rule, options),
-                at.context().conversation() && !options.inConversations(),
-                options.to());
-        return spam().or(() -> replies.against(message, circumstances).stream().findFirst())
+        return byItself(rule, options)
                 .or(() -> at.history()
                         .against(
                                 ReplyHistory.key(rule.id(), options),
                                 options.frequency(),
                                 ReplyHistory.senders(message, options.to()),
                                 at.now()));
+    }
+
+    /** The first reason in the message itself, whoever was answered before. */
+    Optional<Refusal> byItself(Rule rule, ReplyOptions options) {
+        ReplyGuard.Circumstances circumstances = new ReplyGuard.Circumstances(
+                at.own(),
+                aliases(rule, options),
+                at.context().conversation() && !options.inConversations(),
+                options.to());
+        return spam().or(() -> replies.against(message, circumstances).stream().findFirst());
     }
 
     /** What a mail server takes for junk may well come from another sender than it says. */
@@ -66,7 +71,7 @@ final class AnswerChecks {
     }
 
     /** Recipient addresses that the rule names, and those its answer counts as ours. */
-    private static List<MailAddress> aliases(Rule rule, ReplyOptions options) {
+    static List<MailAddress> aliases(Rule rule, ReplyOptions options) {
         Stream<MailAddress> named = rule.picksOut().tests().stream()
                 .filter(test -> test instanceof AddressCriterion address
                         && (address.part() == AddressCriterion.AddressField.RECIPIENT

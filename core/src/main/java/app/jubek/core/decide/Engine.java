@@ -1,8 +1,10 @@
 package app.jubek.core.decide;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.plan.Refusal;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.text.Budget;
 import app.jubek.core.view.MessageView;
@@ -38,10 +40,21 @@ public final class Engine {
         return decide(view, at, fenced, trace, view.message().notes());
     }
 
-    /** What stands against a rule's answer to a message; nothing is written, so it costs little. */
+    /** What stands against a rule's answer in the message itself, whoever was answered before. */
     public static Optional<Refusal> againstAnswer(
             MessageView view, DecisionContext at, Rule rule, ReplyOptions options) {
-        return new AnswerChecks(view, at).against(rule, options);
+        return new AnswerChecks(view, at).byItself(rule, options);
+    }
+
+    /** All of a rule that {@link #againstAnswer} goes by, beside the message: with the same, it says the same. */
+    public record AnswersBy(List<MailAddress> aliases, boolean inConversations, AnswersTo to) {
+        public AnswersBy {
+            aliases = List.copyOf(aliases);
+        }
+
+        public static AnswersBy of(Rule rule, ReplyOptions options) {
+            return new AnswersBy(AnswerChecks.aliases(rule, options), options.inConversations(), options.to());
+        }
     }
 
     private static Decision decide(

@@ -26,10 +26,12 @@ public final class Rehearsed {
     private final DecisionContext at;
     private final BitSet fenced;
     private final Optional<Step.Reply> reply;
+    private final Answerable answerable;
     private final Map<String, List<ReplyHistory.Entry>> bySender = new HashMap<>();
     private int answered;
 
-    private Rehearsed(Evidence evidence, DecisionContext at) {
+    private Rehearsed(Evidence evidence, DecisionContext at, Answerable answerable) {
+        this.answerable = answerable;
         this.evidence = evidence;
         this.at = at;
         this.fenced = evidence.past().holding(evidence.book().fence());
@@ -42,9 +44,10 @@ public final class Rehearsed {
 
     /**
      * @param at of the mailbox; the context of each message, as at its arrival, takes its message's place
+     * @param answerable what is known of these messages from the last time
      */
-    public static Rehearsed of(Evidence evidence, DecisionContext at) {
-        return new Rehearsed(evidence, at);
+    public static Rehearsed of(Evidence evidence, DecisionContext at, Answerable answerable) {
+        return new Rehearsed(evidence, at, answerable);
     }
 
     /** How many of the messages that the rule picks it would answer; empty when it answers none by what it does. */
@@ -61,10 +64,11 @@ public final class Rehearsed {
 
     private void answerAll(ReplyOptions options) {
         String key = ReplyHistory.key(evidence.edited().id(), options);
+        Engine.AnswersBy answersBy = Engine.AnswersBy.of(evidence.edited(), options);
         evidence.results().stream()
                 .filter(result -> result.counters().contains(Counter.PICKED))
                 .sorted(Comparator.comparing(MessageResult::at))
-                .filter(result -> isFirstToAnswer(result) && wouldAnswer(result, options))
+                .filter(result -> isFirstToAnswer(result) && wouldAnswer(result, options, key, answersBy))
                 .forEach(result -> {
                     answered++;
                     MessageView seen = result.message().seen();
@@ -85,11 +89,22 @@ public final class Rehearsed {
                 .isPresent();
     }
 
-    private boolean wouldAnswer(MessageResult result, ReplyOptions options) {
+    private boolean wouldAnswer(MessageResult result, ReplyOptions options, String key, Engine.AnswersBy answersBy) {
         MessageView seen = result.message().seen();
-        DecisionContext then = at.of(seen.context().atArrival())
-                .after(before(seen, result.message().received()));
-        return Engine.againstAnswer(seen, then, evidence.edited(), options).isEmpty();
+        boolean mayBe = answerable.is(
+                at.own(),
+                answersBy,
+                result.message().id(),
+                () -> Engine.againstAnswer(seen, at.of(seen.context().atArrival()), evidence.edited(), options)
+                        .isEmpty());
+        return mayBe
+                && before(seen, result.message().received())
+                        .against(
+                                key,
+                                options.frequency(),
+                                ReplyHistory.senders(seen.message(), options.to()),
+                                result.message().received())
+                        .isEmpty();
     }
 
     private ReplyHistory before(MessageView seen, Instant received) {

@@ -31,6 +31,7 @@ class RehearsedTest {
     private static final Step REPLY = new Step.Reply("", "Thank you.", Duration.ofDays(7));
 
     private final Corpus corpus = new Corpus(50, Long.MAX_VALUE);
+    private final Answerable answerable = new Answerable();
     private int count;
 
     private void mail(int day, String sender, String... fields) {
@@ -47,7 +48,7 @@ class RehearsedTest {
                 new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(steps), Ending.CONTINUE, true);
         evidence = Evidence.of(
                 RuleBook.of(List.of(edited)), edited.id(), corpus.since(BEGIN), Opening.usual(ZoneOffset.UTC));
-        return Rehearsed.of(evidence, Mails.at(Mails.NOW, ReplyHistory.empty()));
+        return Rehearsed.of(evidence, Mails.at(Mails.NOW, ReplyHistory.empty()), answerable);
     }
 
     private Evidence evidence;

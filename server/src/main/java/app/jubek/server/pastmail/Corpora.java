@@ -2,6 +2,7 @@ package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.rehearse.Answerable;
 import app.jubek.core.rehearse.LivePicked;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
@@ -69,6 +70,7 @@ class Corpora {
         private final Form form;
         private final Corpus corpus;
         private final LivePicked live = new LivePicked();
+        private final Answerable answerable = new Answerable();
         private volatile Messages.Extent extent = new Messages.Extent(0, 0);
         private final AtomicBoolean begun = new AtomicBoolean();
         private volatile boolean ready;
@@ -84,8 +86,9 @@ class Corpora {
 
     /**
      * @param live kept as long as the messages are
+     * @param answerable as well
      */
-    record Past(Corpus.View messages, LivePicked live) {}
+    record Past(Corpus.View messages, LivePicked live, Answerable answerable) {}
 
     Past since(UUID mailbox, Instant from) {
         Loaded found = found(mailbox);
@@ -96,7 +99,7 @@ class Corpora {
             keepUp(mailbox, found);
         }
         makeRoom();
-        return new Past(found.corpus.since(from), found.live);
+        return new Past(found.corpus.since(from), found.live, found.answerable);
     }
 
     /** Loads in the background, unless that is done or under way. */

@@ -122,7 +122,7 @@ public class EvidenceController {
         DraftRule draft = RuleBookJson.readDraft(asked.rule());
         Rule rule = draft.rule();
         Evidence evidence = window.evidence(rule, asked.order());
-        Rehearsed rehearsed = Rehearsed.of(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
+        Rehearsed rehearsed = window.rehearsed(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
         return new EvidenceView(
                 evidence.total(),
                 counts(evidence),

@@ -2,8 +2,11 @@ package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.decide.DecisionContext;
+import app.jubek.core.rehearse.Answerable;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.LivePicked;
+import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.server.mailbox.Mailbox;
@@ -43,7 +46,14 @@ public class PastMail {
     /**
      * @param days how far back it reaches
      */
-    public record Window(Mailbox mailbox, RuleBook book, Corpus.View past, LivePicked live, Instant now, int days) {
+    public record Window(
+            Mailbox mailbox,
+            RuleBook book,
+            Corpus.View past,
+            LivePicked live,
+            Answerable answerable,
+            Instant now,
+            int days) {
 
         /** Where messages stand in it; those outside it are left out. */
         public List<Integer> places(Collection<Long> ids) {
@@ -61,6 +71,11 @@ public class PastMail {
         private static Refused notInIt() {
             return Refused.invalid(
                     "This message is older than the evidence window: choose a longer one at the top.", List.of());
+        }
+
+        /** What would really be done with the messages of an evidence. */
+        public Rehearsed rehearsed(Evidence evidence, DecisionContext at) {
+            return Rehearsed.of(evidence, at, answerable);
         }
 
         /** What a rule as it is being made does to the window. */
@@ -97,6 +112,12 @@ public class PastMail {
         int within = Math.min(Math.max(days, 1), MAX_DAYS);
         Corpora.Past past = corpora.since(mailbox, now.minus(Duration.ofDays(within)));
         return new Window(
-                mailboxes.find(mailbox), books.current(mailbox).book(), past.messages(), past.live(), now, within);
+                mailboxes.find(mailbox),
+                books.current(mailbox).book(),
+                past.messages(),
+                past.live(),
+                past.answerable(),
+                now,
+                within);
     }
 }

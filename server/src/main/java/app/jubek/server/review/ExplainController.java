@@ -98,7 +98,7 @@ class ExplainController {
         PastMail.Window window = pastMail.window(mailbox, asked.days().orElse(LONGEST));
         Rule draft = RuleBookJson.readDraft(asked.rule().get()).rule();
         Evidence evidence = window.evidence(draft, asked.order());
-        Rehearsed rehearsed = Rehearsed.of(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
+        Rehearsed rehearsed = window.rehearsed(evidence, contexts.ofRehearsal(window.mailbox(), window.now()));
         return evidence.results().stream()
                 .filter(result -> result.message().id() == asked.message().get())
                 .findFirst()
