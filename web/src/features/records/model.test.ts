@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { said } from '../../test/said';
-import { grouped, inOneLine } from './model';
+import { grouped, inOneLine, isUnseen } from './model';
 
 const record = (id: string, rule: string, message: number, done: string, state: string) =>
   ({
@@ -24,7 +24,22 @@ test('what a rule did with a message is one record, and what needs a person is s
     ['seeds', 7, 1],
   ]);
   expect(inOneLine(groups[1]?.steps ?? [])).toEqual([
-    { words: 'not redirected to education', state: 'failed', needsPerson: true },
-    { words: 'marked read, filed in Visits', state: 'done', needsPerson: false },
+    { words: 'not redirected to education', state: 'failed', needsPerson: true, because: [] },
+    { words: 'marked read, filed in Visits', state: 'done', needsPerson: false, because: [] },
   ]);
+});
+
+test('a reply that was withheld while the message left the inbox is told apart, with why', () => {
+  const step = (kind: string, state: string, because?: string) =>
+    ({
+      kind,
+      state,
+      done: said(kind),
+      ...(because ? { because: said(because) } : {}),
+    }) as unknown as Schemas['StepView'];
+  const steps = [step('FILE', 'SENT'), step('REPLY', 'WITHHELD', 'this sender had a reply before')];
+  expect(isUnseen(steps)).toBe(true);
+  expect(inOneLine(steps)[1]?.because).toEqual(['this sender had a reply before']);
+  expect(isUnseen([step('MARK', 'SENT'), step('REPLY', 'WITHHELD')])).toBe(false);
+  expect(isUnseen([step('FILE', 'SENT'), step('REPLY', 'SENT')])).toBe(false);
 });

@@ -41,8 +41,16 @@ export function grouped(records: Schemas['RecordView'][]): Group[] {
   return [...groups.values()];
 }
 
+export interface Line {
+  words: string;
+  state: string;
+  needsPerson: boolean;
+  /** Why it is so, as far as anything is said. */
+  because: string[];
+}
+
 /** The steps of a group in one line: those in one state together, what needs a person first. */
-export function inOneLine(steps: Step[]): { words: string; state: string; needsPerson: boolean }[] {
+export function inOneLine(steps: Step[]): Line[] {
   const byState = new Map<Step['state'], Step[]>();
   steps.forEach((step) => byState.set(step.state, [...(byState.get(step.state) ?? []), step]));
   return [...byState.values()]
@@ -51,7 +59,18 @@ export function inOneLine(steps: Step[]): { words: string; state: string; needsP
       words: of.map(doneInWords).join(', '),
       state: of[0] ? stateInWords(of[0].state) : '',
       needsPerson: needs(of),
+      because: [...new Set(of.flatMap((step) => (step.because ? [step.because.words] : [])))],
     }));
+}
+
+const TAKE_OUT: Step['kind'][] = ['FILE', 'FILE_ELSEWHERE', 'ARCHIVE', 'TRASH', 'DELETE'];
+
+/** Whether the sender got no answer while the message left the inbox, so that nobody may see it. */
+export function isUnseen(steps: Step[]): boolean {
+  return (
+    steps.some((step) => step.kind === 'REPLY' && step.state === 'WITHHELD') &&
+    steps.some((step) => TAKE_OUT.includes(step.kind) && step.state === 'SENT')
+  );
 }
 
 function needs(steps: Step[]): boolean {

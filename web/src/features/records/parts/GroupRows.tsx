@@ -7,7 +7,7 @@ import { Button } from '../../../ui/Button';
 import { Glyph, type Happening } from '../../../ui/glyphs';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS } from '../acts';
-import { inOneLine, needsPerson, type Group } from '../model';
+import { inOneLine, isUnseen, needsPerson, type Group } from '../model';
 import type { Act } from '../queries';
 
 type Step = Schemas['StepView'];
@@ -95,6 +95,14 @@ function InOneLine({ steps }: { steps: Step[] }) {
           {line.words} — <b className={line.needsPerson ? 'text-clay' : ''}>{line.state}</b>
         </span>
       ))}
+      {isUnseen(steps) && <b className="block text-clay">Not answered, and out of the inbox.</b>}
+      {inOneLine(steps).flatMap((line) =>
+        line.because.map((why) => (
+          <span key={why} className="block text-sm text-ink2">
+            {why}
+          </span>
+        )),
+      )}
     </WithPictures>
   );
 }
