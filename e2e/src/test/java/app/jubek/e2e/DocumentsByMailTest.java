@@ -63,7 +63,14 @@ class DocumentsByMailTest extends Journey {
                 .isVisible();
         rich.press("Control+End");
         page.keyboard().type(" Tuesday");
-        assertThat(preview()).containsText("“tuesday” is in one of them only");
+        assertThat(page.getByText("the plain text follows it by itself")).isVisible();
+        button("Plain text").click();
+        Locator plain = page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true));
+        assertThat(plain).containsText("here they are. Tuesday");
+        plain.press("Control+End");
+        page.keyboard().type(" or later");
+        assertThat(preview()).containsText("“later” is in one of them only");
+        button("Rich text").click();
         button("Make plain text from this").click();
         assertThat(preview()).not().containsText("Text and rich text differ");
         button("Preview with a sample message …").click();
