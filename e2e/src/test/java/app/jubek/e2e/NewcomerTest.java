@@ -45,7 +45,7 @@ class NewcomerTest extends Journey {
                 "We are open on every day but 25 December.");
         assertThat(page.getByText("would be answered.")).isVisible();
         click(button("Try a sample message …"));
-        assertThat(page.getByText("picked").first()).isVisible();
+        assertThat(page.getByText("It would be replied to.")).isVisible();
         fill(page.getByLabel("Name of the rule"), "Opening hours");
         click(button("Save and switch on"));
         assertThat(page.getByText("“Opening hours” is on.")).isVisible();

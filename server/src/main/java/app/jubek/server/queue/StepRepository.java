@@ -109,11 +109,12 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " group by s.kind")
     List<DoneCount> doneSince(UUID mailbox, Instant since);
 
-    @Query("select s from StepEntity s where s.mailboxId = :mailbox order by s.plannedAt desc, s.id desc")
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox"
+            + " order by s.plannedAt desc, s.messageId desc, s.position desc")
     List<StepEntity> newest(UUID mailbox, Limit limit);
 
     @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
-            + " order by s.plannedAt desc, s.id desc")
+            + " order by s.plannedAt desc, s.messageId desc, s.position desc")
     List<StepEntity> newestIn(UUID mailbox, Collection<StepState> states, Limit limit);
 
     @Query("select s from StepEntity s join MessageEntity m on m.id = s.messageId"
