@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useMailboxId } from '../mailbox';
 import { sameText, type EditedTemplate, type TemplateText } from './model';
 
@@ -41,10 +41,22 @@ function useChanges(): void {
   );
 }
 
-/** The new template that was begun and not saved. */
-export function useNewDraft(): EditedTemplate | undefined {
+/**
+ * The new template that was begun and not saved.
+ *
+ * @param saved the ids of all that are saved: a draft of one of these was left behind when the page closed too early
+ */
+export function useNewDraft(saved: string[]): EditedTemplate | undefined {
   useChanges();
-  return read(useMailboxId(), NEW);
+  const mailbox = useMailboxId();
+  const draft = read(mailbox, NEW);
+  const isLeftBehind = draft !== undefined && saved.includes(draft.id);
+  useEffect(() => {
+    if (isLeftBehind) {
+      store(key(mailbox, NEW), undefined);
+    }
+  }, [mailbox, isLeftBehind]);
+  return isLeftBehind ? undefined : draft;
 }
 
 /** Whether unsaved changes of a template are kept. */

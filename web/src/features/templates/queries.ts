@@ -41,7 +41,10 @@ export function useVersions(template: string, open: boolean) {
   });
 }
 
-export function useSaveTemplate() {
+/**
+ * @param onStored at once, before the page knows the new version
+ */
+export function useSaveTemplate(onStored: () => void) {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
   return useMutation({
@@ -53,6 +56,7 @@ export function useSaveTemplate() {
         }),
       ),
     onSuccess: (_, { id }) => {
+      onStored();
       void queries.invalidateQueries({ queryKey: keys.templateVersions(mailbox, id) });
       return queries.invalidateQueries({ queryKey: keys.templates(mailbox) });
     },

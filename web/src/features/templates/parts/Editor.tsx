@@ -49,7 +49,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
   const take = (taken: FieldHand) => {
     hand.current = taken;
   };
-  const saving = useSaveTemplate();
+  const saving = useSaveTemplate(kept.forget);
   const removal = useRemoveTemplate();
   const done = useDone();
   const isChanged = saved === undefined || !sameText(written, saved.written);
@@ -61,7 +61,6 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
       { id: begin.id, baseVersion: begin.baseVersion, written },
       {
         onSuccess: (now) => {
-          kept.forget();
           done.tell({ text: `“${now.written.name}” is saved as version ${now.version}.` });
           onSaved(edited(now));
         },

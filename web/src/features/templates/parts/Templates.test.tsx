@@ -123,6 +123,7 @@ test('without templates the first one is offered, and nothing can be saved befor
       { baseVersion: 0, written: { name: 'Visits', text: 'Dear {{sender.firstName}},' } },
     ]),
   );
+  await waitFor(() => expect(screen.queryByText('draft, not saved yet')).toBeNull());
 });
 
 test('a field is put in, and asks what stands in for it only where it may be missing', async () => {
@@ -193,4 +194,14 @@ test('rich text alone is enough: the plain text follows it by itself', async () 
   await waitFor(() =>
     expect(saved).toMatchObject([{ written: { text: 'Come and see us.', rich: '<p>Come and see us.</p>' } }]),
   );
+});
+
+test('a draft of a template that was saved meanwhile is dropped', async () => {
+  const written = { ...template({}).written, name: 'Left behind' };
+  localStorage.setItem('jubek.template.m.new', JSON.stringify({ id: 'visits', baseVersion: 0, written }));
+  templates = [template({})];
+  show();
+  expect(await screen.findByLabelText('Name of the template')).toHaveValue('Visits');
+  expect(screen.queryByText('Left behind')).toBeNull();
+  await waitFor(() => expect(localStorage.length).toBe(0));
 });

@@ -12,7 +12,7 @@ import { Editor } from './Editor';
 export function Templates() {
   const found = useTemplates();
   const [open, setOpen] = useState<EditedTemplate>();
-  const begun = useNewDraft();
+  const begun = useNewDraft((found.data?.templates ?? []).map((one) => one.id));
   const hasDraft = useHasDraft();
   if (found.isPending) {
     return <Loading what="Loading the templates" />;

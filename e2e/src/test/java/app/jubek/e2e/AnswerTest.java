@@ -41,7 +41,8 @@ class AnswerTest extends Journey {
     @Test
     void aWriterIsAnsweredOnceInAWeekAndTheRecordsSayWhyNotTwice() {
         ask("first question");
-        assertThat(recordOf("first question", "replied to, filed in Photo permits — done")).isVisible();
+        assertThat(recordOf("first question", "replied to, filed in Photo permits — done"))
+                .isVisible();
         assertThat(answers()).hasCount(1);
         ask("second question");
         assertThat(recordOf("second question", "not replied to — withheld"))
@@ -52,7 +53,8 @@ class AnswerTest extends Journey {
         assertThat(page.getByText("(moved by 7 days)")).isVisible();
         button("+1 hour").click();
         ask("a week later");
-        assertThat(recordOf("a week later", "replied to, filed in Photo permits — done")).isVisible();
+        assertThat(recordOf("a week later", "replied to, filed in Photo permits — done"))
+                .isVisible();
         assertThat(answers()).hasCount(2);
         page.getByText("Your photo permit").first().click();
         assertThat(page.getByText("Auto-Submitted: auto-replied")).isVisible();
