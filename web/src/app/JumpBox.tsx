@@ -30,7 +30,7 @@ export function JumpBox({ demo }: { demo: boolean }) {
   }, []);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="hidden h-[26px] w-[200px] items-center justify-between rounded border border-line2 bg-ground px-2 text-sm text-ink2 min-[900px]:flex">
+      <Dialog.Trigger className="hidden h-[26px] w-[200px] shrink-0 items-center justify-between gap-2 whitespace-nowrap rounded border border-line2 bg-ground px-2 text-sm text-ink2 min-[900px]:flex">
         Jump to …
         <kbd className="rounded-sm border border-line2 bg-sheet px-1 text-[11px] font-semibold">Ctrl K</kbd>
       </Dialog.Trigger>

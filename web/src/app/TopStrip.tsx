@@ -64,7 +64,7 @@ export function TopStrip({ name, demo, rule }: Props) {
         {watching && (
           <span
             role="status"
-            className={`hidden max-w-[420px] min-w-[52px] shrink-0 truncate text-sm min-[700px]:block ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'}`}
+            className={`hidden max-w-[420px] min-w-[52px] shrink-0 truncate text-sm ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'} ${rule === undefined || watching.trouble ? 'min-[700px]:block' : 'min-[1400px]:block'}`}
             title={watching.text}
           >
             {watching.text}

@@ -103,13 +103,13 @@ public final class RecurringKinds {
     /** Domains at which all sorts of people write all sorts of things, so that they say nothing of a kind. */
     private Set<String> sharedDomains(List<List<SubjectGroup>> clusters) {
         Map<String, Integer> counts = new HashMap<>();
-        for (List<SubjectGroup> cluster : clusters) {
-            members(cluster).stream()
-                    .flatMap(place -> messages.get(place).message().sender().stream())
-                    .map(MailAddress::domain)
-                    .distinct()
-                    .forEach(domain -> counts.merge(domain, 1, Integer::sum));
-        }
+        clusters.stream()
+                .filter(cluster -> size(cluster) >= LEAST)
+                .forEach(kind -> members(kind).stream()
+                        .flatMap(place -> messages.get(place).message().sender().stream())
+                        .map(MailAddress::domain)
+                        .distinct()
+                        .forEach(domain -> counts.merge(domain, 1, Integer::sum)));
         return counts.entrySet().stream()
                 .filter(e -> e.getValue() >= SHARED && !own.domains().contains(e.getKey()))
                 .map(Map.Entry::getKey)
