@@ -44,6 +44,7 @@ class PicturesRun extends Journey {
         });
         visit("/templates");
         page.getByText("School visits: how to book").click();
+        page.getByText("with Prices for classes.txt").waitFor();
         settled();
         picture("templates");
         visit("/incoming?view=messages");
