@@ -1,6 +1,6 @@
-import { DropdownMenu } from 'radix-ui';
 import { Button } from '../../../../ui/Button';
 import { Glyph } from '../../../../ui/glyphs';
+import { Menu } from '../../../../ui/Menu';
 import { happeningOf } from '../../../rules';
 import type { Step } from '../../model';
 
@@ -81,36 +81,21 @@ export function AddAction({ isFirst, onAdd }: Props) {
             <Glyph of={happeningOf(step)} /> {usual}
           </Button>
         ))}
-      <DropdownMenu.Root modal={false}>
-        <DropdownMenu.Trigger asChild>
+      <Menu
+        trigger={
           <Button small look="quiet">
             + another action
           </Button>
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="start"
-            sideOffset={4}
-            collisionPadding={8}
-            className="z-50 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-40 overflow-auto rounded-md border border-line2 bg-sheet py-1 shadow-lg"
-          >
-            {ACTIONS.map(({ group, actions }) => (
-              <DropdownMenu.Group key={group} className="py-0.5">
-                <DropdownMenu.Label className="px-3 text-[12.5px] text-ink2">{group}</DropdownMenu.Label>
-                {actions.map(({ text, step }) => (
-                  <DropdownMenu.Item
-                    key={text}
-                    onSelect={() => onAdd(step)}
-                    className="flex cursor-pointer items-center gap-2 px-3 py-0.5 outline-none data-[highlighted]:bg-moss-soft"
-                  >
-                    <Glyph of={happeningOf(step)} /> {text}
-                  </DropdownMenu.Item>
-                ))}
-              </DropdownMenu.Group>
-            ))}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+        }
+        groups={ACTIONS.map(({ group, actions }) => ({
+          name: group,
+          items: actions.map(({ text, step }) => ({
+            text,
+            picture: <Glyph of={happeningOf(step)} />,
+            onSelect: () => onAdd(step),
+          })),
+        }))}
+      />
     </div>
   );
 }
