@@ -3,6 +3,7 @@ package app.jubek.core.rehearse;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.decide.Outcome;
 import app.jubek.core.decide.Trace;
+import app.jubek.core.explain.NearMiss;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
@@ -77,6 +78,21 @@ public final class Evidence {
                 .filter(result -> result.counters().contains(counter))
                 .map(MessageResult::at)
                 .toList();
+    }
+
+    /** How one message stands to the rule; a near miss is said to be one although others are nearer. */
+    public Set<Counter> standing(int at) {
+        return results.stream()
+                .filter(result -> result.at() == at)
+                .findFirst()
+                .map(MessageResult::counters)
+                .orElseGet(() -> isNear(at) ? EnumSet.of(Counter.NEAR_MISS) : Set.of());
+    }
+
+    private boolean isNear(int at) {
+        return NearMiss.of(edited.picksOut(), past.hits(at))
+                .or(() -> NearMiss.byOneWord(edited.picksOut(), past.message(at).seen()))
+                .isPresent();
     }
 
     /** Where the messages are that the rule picks. */

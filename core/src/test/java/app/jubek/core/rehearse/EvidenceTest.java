@@ -172,6 +172,7 @@ class EvidenceTest {
         assertThat(evidence.places(Counter.NEAR_MISS))
                 .as("that so few messages meet the phrase says more than the domain of so many")
                 .contains(0);
+        assertThat(evidence.standing(1)).as("one that others are nearer than").containsExactly(Counter.NEAR_MISS);
     }
 
     @Test

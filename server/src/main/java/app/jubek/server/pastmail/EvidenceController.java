@@ -4,7 +4,6 @@ import app.jubek.core.rehearse.AllOrAny;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
-import app.jubek.core.rehearse.MessageResult;
 import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rehearse.RuleMatches;
 import app.jubek.core.rehearse.Shadowed;
@@ -201,13 +200,7 @@ public class EvidenceController {
     /** How the message that a rule was started from stands to it. */
     private static Optional<Example> example(Evidence evidence, PastMail.Window window, Optional<Long> id) {
         return id.flatMap(wanted -> window.places(List.of(wanted)).stream().findFirst())
-                .map(place -> new Example(
-                        PastMail.Line.of(window.past().message(place)),
-                        evidence.results().stream()
-                                .filter(s -> s.at() == place)
-                                .findFirst()
-                                .map(MessageResult::counters)
-                                .orElse(Set.of())));
+                .map(place -> new Example(PastMail.Line.of(window.past().message(place)), evidence.standing(place)));
     }
 
     /** How many messages of the last days each rule picks and its exceptions leave out, and how many stay. */
