@@ -73,6 +73,10 @@ public class PastMail {
                     "This message is older than the evidence window: choose a longer one at the top.", List.of());
         }
 
+        public Instant since() {
+            return now.minus(Duration.ofDays(days));
+        }
+
         /** What would really be done with the messages of an evidence. */
         public Rehearsed rehearsed(Evidence evidence, DecisionContext at) {
             return Rehearsed.of(evidence, at, answerable);

@@ -9,12 +9,10 @@ import app.jubek.core.step.StepState;
 import app.jubek.server.intake.MessageStatus;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.queue.Outbox;
-import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.function.IntPredicate;
 import org.springframework.stereotype.Component;
 
@@ -73,26 +71,26 @@ class WhatHappened {
     }
 
     private IntPredicate byHappening(PastMail.Window window, PastRun run, Happened happened) {
-        UUID mailbox = window.mailbox().id();
         return switch (happened) {
             case ANYTHING -> at -> true;
             case UNPICKED -> at -> run.trace(at).picking().isEmpty();
-            case DONE -> among(window, outbox.messagesIn(mailbox, EnumSet.of(StepState.SENT, StepState.UNDONE)));
-            case WAITS ->
-                among(
-                        window,
-                        outbox.messagesIn(mailbox, EnumSet.of(StepState.HELD, StepState.UNCERTAIN, StepState.FAILED)));
-            case WITHHELD -> among(window, outbox.messagesIn(mailbox, EnumSet.of(StepState.WITHHELD)));
+            case DONE -> withSteps(window, EnumSet.of(StepState.SENT, StepState.UNDONE));
+            case WAITS -> withSteps(window, EnumSet.of(StepState.HELD, StepState.UNCERTAIN, StepState.FAILED));
+            case WITHHELD -> withSteps(window, EnumSet.of(StepState.WITHHELD));
             case NOTHING ->
-                among(window, ofStatus(window, MessageStatus.DECIDED))
-                        .and(among(window, outbox.messagesIn(mailbox, EnumSet.allOf(StepState.class)))
-                                .negate());
-            case PAST -> among(window, ofStatus(window, MessageStatus.PAST));
+                ofStatus(window, MessageStatus.DECIDED)
+                        .and(withSteps(window, EnumSet.allOf(StepState.class)).negate());
+            case PAST -> ofStatus(window, MessageStatus.PAST);
         };
     }
 
-    private Set<Long> ofStatus(PastMail.Window window, MessageStatus status) {
-        return messages.ofStatus(window.mailbox().id(), status, window.now().minus(Duration.ofDays(window.days())));
+    /** No step is planned before its message comes in. */
+    private IntPredicate withSteps(PastMail.Window window, Set<StepState> states) {
+        return among(window, outbox.messagesIn(window.mailbox().id(), states, window.since()));
+    }
+
+    private IntPredicate ofStatus(PastMail.Window window, MessageStatus status) {
+        return among(window, messages.ofStatus(window.mailbox().id(), status, window.since()));
     }
 
     private static IntPredicate among(PastMail.Window window, Set<Long> ids) {

@@ -160,10 +160,10 @@ public class Outbox {
                         .collect(Collectors.groupingBy(StepView::message));
     }
 
-    /** Messages of which a step is in one of these states. */
+    /** Messages of which a step that was planned since an instant is in one of these states. */
     @Transactional(readOnly = true)
-    public Set<Long> messagesIn(UUID mailbox, Set<StepState> states) {
-        return steps.messagesIn(mailbox, states);
+    public Set<Long> messagesIn(UUID mailbox, Set<StepState> states, Instant since) {
+        return steps.messagesIn(mailbox, states, since);
     }
 
     /** Newest first; with no states given, all of them. */

@@ -127,8 +127,9 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " order by s.position")
     List<StepEntity> ofMessages(UUID mailbox, Collection<Long> messages);
 
-    @Query("select distinct s.messageId from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
-    Set<Long> messagesIn(UUID mailbox, Collection<StepState> states);
+    @Query("select distinct s.messageId from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
+            + " and s.plannedAt >= :since")
+    Set<Long> messagesIn(UUID mailbox, Collection<StepState> states, Instant since);
 
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
 
