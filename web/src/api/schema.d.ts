@@ -516,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/records/unanswered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["unanswered"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/records/waiting": {
         parameters: {
             query?: never;
@@ -1166,9 +1182,19 @@ export interface components {
             /** Format: int64 */
             offsetSeconds: number;
         };
+        DeskDay: {
+            /** Format: int32 */
+            came: number;
+            /** Format: date */
+            day: string;
+            done: components["schemas"]["DoneCount"][];
+            /** Format: int32 */
+            inInbox: number;
+        };
         DeskView: {
             /** Format: int32 */
             came: number;
+            days: components["schemas"]["DeskDay"][];
             done: components["schemas"]["DoneCount"][];
             lastVisit?: components["schemas"]["LastVisit"];
             reminders: components["schemas"]["ReminderView"][];
@@ -1250,6 +1276,7 @@ export interface components {
             allOrAny?: components["schemas"]["AllOrAnyView"];
             /** Format: int32 */
             answered?: number;
+            cautions: components["schemas"]["Statement"][];
             counts: components["schemas"]["Counts"];
             difference?: components["schemas"]["Difference"];
             example?: components["schemas"]["Example"];
@@ -1343,7 +1370,7 @@ export interface components {
             remedy?: components["schemas"]["Statement"];
             rule: string;
             /** @enum {string} */
-            sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+            sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         ForwardStep: {
             /** @enum {string} */
@@ -1736,6 +1763,8 @@ export interface components {
             from?: string;
             /** @description Answers to what this mailbox sent are answered, too. */
             inConversations?: boolean;
+            /** @description The rule moves a message only once it is answered; what is not answered stays where it is. */
+            keepsUnanswered?: boolean;
             /** @description Rules with the same key share one count for a writer. */
             key?: string;
             oncePerDays?: number;
@@ -1916,7 +1945,7 @@ export interface components {
         };
         Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["TellStep"];
         StepView: {
-            acts: ("SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DISCARD")[];
+            acts: ("SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD")[];
             advice?: components["schemas"]["Statement"];
             /** Format: int32 */
             attempts: number;
@@ -3037,6 +3066,30 @@ export interface operations {
             };
         };
     };
+    unanswered: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordView"][];
+                };
+            };
+        };
+    };
     waiting: {
         parameters: {
             query?: never;
@@ -3373,7 +3426,7 @@ export interface operations {
             path: {
                 mailbox: string;
                 step: string;
-                act: "SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "DISCARD";
+                act: "SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
             };
             cookie?: never;
         };

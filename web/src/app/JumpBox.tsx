@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { problemText } from '../api/problem';
-import { setEvidenceDays, useDone, WINDOWS } from '../features/mailbox';
+import { setEvidenceDays, useDone, useNow, WINDOWS } from '../features/mailbox';
 import { switched, useRuleBook, useSaveRuleBook, withRules, type Rule } from '../features/rules';
 import { useSignOut } from '../features/session';
 import { shortDate } from '../lib/dates';
@@ -30,7 +30,7 @@ export function JumpBox({ demo }: { demo: boolean }) {
   }, []);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="hidden h-[26px] w-[200px] shrink-0 items-center justify-between gap-2 whitespace-nowrap rounded border border-line2 bg-ground px-2 text-sm text-ink2 min-[900px]:flex">
+      <Dialog.Trigger className="hidden h-[26px] w-[200px] min-w-[110px] items-center justify-between gap-2 whitespace-nowrap rounded border border-line2 bg-ground px-2 text-sm text-ink2 min-[900px]:flex">
         Jump to …
         <kbd className="rounded-sm border border-line2 bg-sheet px-1 text-[11px] font-semibold">Ctrl K</kbd>
       </Dialog.Trigger>
@@ -59,6 +59,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
     onDone();
     void navigate(path);
   };
+  const now = useNow();
   const rules = book.data?.document.rules ?? [];
   const places = demo ? [...PLACES.flat(), OUTSIDE] : PLACES.flat();
   return (
@@ -107,7 +108,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
                 <Jump
                   key={message.id}
                   value={`${typed} message ${message.id}`}
-                  aside={`${message.sender} · ${shortDate(message.received)}`}
+                  aside={`${message.sender} · ${shortDate(message.received, now)}`}
                   onSelect={() => go(`/incoming/${message.id}?view=messages`)}
                 >
                   <bdi>{message.subject || '(no subject)'}</bdi>

@@ -64,7 +64,7 @@ export function TopStrip({ name, demo, rule }: Props) {
         {watching && (
           <span
             role="status"
-            className={`hidden max-w-[420px] min-w-[52px] shrink-0 truncate text-sm ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'} ${rule === undefined || watching.trouble ? 'min-[700px]:block' : 'min-[1400px]:block'}`}
+            className={`hidden max-w-[420px] min-w-[52px] shrink-0 truncate text-sm ${watching.trouble ? 'font-semibold text-clay' : 'text-ink2'} ${watching.trouble ? 'min-[700px]:block' : rule === undefined ? 'min-[1180px]:block' : 'min-[1400px]:block'}`}
             title={watching.text}
           >
             {watching.text}
@@ -120,9 +120,10 @@ function WaitingNote() {
   return waiting.data ? (
     <Link
       className="rounded border border-clay px-2 text-sm font-semibold whitespace-nowrap text-clay hover:underline"
-      to="/records?view=needs"
+      to="/desk"
     >
-      {waiting.data === 1 ? '1 step needs you' : `${count(waiting.data)} steps need you`}
+      {count(waiting.data)}{' '}
+      <span className="max-[639px]:sr-only">{waiting.data === 1 ? 'step needs you' : 'steps need you'}</span>
     </Link>
   ) : null;
 }

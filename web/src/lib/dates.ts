@@ -1,10 +1,11 @@
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short' });
 const FULL = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 const FULL_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 /** "14:02" today, else "20 Nov". */
-export function shortDate(iso: string, now: Date = new Date()): string {
+export function shortDate(iso: string, now: Date): string {
   const at = new Date(iso);
   return at.toDateString() === now.toDateString() ? TIME.format(at) : DAY.format(at);
 }
@@ -22,4 +23,19 @@ export function timeOfDay(iso: string): string {
 /** A day written 2026-11-26, as people read it. */
 export function plainDay(day: string): string {
   return FULL_DAY.format(new Date(`${day}T12:00:00`));
+}
+
+/** "7 Dec", with the year when it is another one than that of today; both written 2026-11-26. */
+export function dayOfYear(day: string, today: string): string {
+  return day.slice(0, 4) === today.slice(0, 4) ? DAY.format(new Date(`${day}T12:00:00`)) : plainDay(day);
+}
+
+/** The day after one, both written 2026-11-26. */
+export function dayAfter(day: string): string {
+  return new Date(Date.parse(day) + 86_400_000).toISOString().slice(0, 10);
+}
+
+/** "Mon", of a day written 2026-11-30. */
+export function weekday(day: string): string {
+  return WEEKDAY.format(new Date(`${day}T12:00:00`));
 }

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { plainDay } from '../../lib/dates';
+import { dayOfYear } from '../../lib/dates';
 import { counted } from '../../lib/numbers';
 import type { Rule } from '../rules';
 
@@ -36,33 +36,44 @@ export function doneLines(done: Schemas['DoneCount'][]): { kind: Kind; words: st
 }
 
 /** Rules whose period begins or ends within two weeks, and what will happen. */
-export function soon(rules: Rule[], today: Date): { rule: Rule; words: string }[] {
+export function soon(rules: Rule[], today: string): { rule: Rule; when: string; words: string }[] {
   return rules.flatMap((rule) => {
     const { first, last } = rule.active ?? {};
     const begins = first ? daysTo(first, today) : -1;
     const ends = last ? daysTo(last, today) : -1;
     if (rule.on && begins > 0 && begins <= SOON_DAYS) {
-      return [{ rule, words: `starts in ${counted(begins, 'day')}` }];
+      return [{ rule, when: inDays(begins), words: 'begins to act' }];
     }
     if (rule.on && ends >= 0 && ends <= SOON_DAYS) {
-      return [{ rule, words: ends === 0 ? 'ends today' : `ends in ${counted(ends, 'day')}` }];
+      return [{ rule, when: inDays(ends), words: 'acts for the last time' }];
     }
     return [];
   });
 }
 
+function inDays(days: number): string {
+  return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${counted(days, 'day')}`;
+}
+
+/** The records of each rule together, in the order in which they come. */
+export function byRule(records: Schemas['RecordView'][]): Schemas['RecordView'][][] {
+  const rules = new Map<string, Schemas['RecordView'][]>();
+  records.forEach((record) => rules.set(record.step.rule, [...(rules.get(record.step.rule) ?? []), record]));
+  return [...rules.values()];
+}
+
 /** Templates whose day to be looked at again has come. */
-export function lookAgain(templates: Schemas['TemplateView'][], today: Date): Schemas['TemplateView'][] {
+export function lookAgain(templates: Schemas['TemplateView'][], today: string): Schemas['TemplateView'][] {
   return templates.filter(({ written: { lookAgainOn } }) => lookAgainOn && daysTo(lookAgainOn, today) <= 0);
 }
 
 /** Documents whose day to be looked at again has come. */
-export function documentsDue(documents: Schemas['DocumentView'][], today: Date): Schemas['DocumentView'][] {
+export function documentsDue(documents: Schemas['DocumentView'][], today: string): Schemas['DocumentView'][] {
   return documents.filter(({ lookAgainOn }) => lookAgainOn && daysTo(lookAgainOn, today) <= 0);
 }
 
 /** When a message was to be looked at, as people say it. */
-export function byWhen(day: string, today: Date): string {
+export function byWhen(day: string, today: string): string {
   const days = daysTo(day, today);
   return days > 1
     ? `within ${days} days`
@@ -70,10 +81,9 @@ export function byWhen(day: string, today: Date): string {
       ? 'by tomorrow'
       : days === 0
         ? 'today'
-        : `since ${plainDay(day)}`;
+        : `since ${dayOfYear(day, today)}`;
 }
 
-function daysTo(date: string, today: Date): number {
-  const day = new Date(today.getFullYear(), today.getMonth(), today.getDate());
-  return Math.round((new Date(`${date}T00:00`).getTime() - day.getTime()) / DAY);
+function daysTo(day: string, today: string): number {
+  return Math.round((Date.parse(day) - Date.parse(today)) / DAY);
 }

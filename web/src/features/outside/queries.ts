@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
+import { useMailboxId } from '../mailbox';
 
 export function useBoxes() {
   return useQuery({
@@ -51,11 +52,16 @@ export function useDemoClock() {
   });
 }
 
+/** All that is shown goes by the same clock, so the mailbox is asked for the time again. */
 export function useMoveClock() {
+  const mailbox = useMailboxId();
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (offsetSeconds: number) => unwrap(api.PUT('/api/outside/clock', { body: { offsetSeconds } })),
-    onSuccess: (clock) => queries.setQueryData(keys.outside('clock'), clock),
+    onSuccess: (clock) => {
+      queries.setQueryData(keys.outside('clock'), clock);
+      return queries.invalidateQueries({ queryKey: keys.mailbox(mailbox) });
+    },
   });
 }
 

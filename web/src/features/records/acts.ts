@@ -5,5 +5,8 @@ export const ACTS: Record<Act, string> = {
   SEND_NOW: 'Send now',
   TRY_AGAIN: 'Try again',
   FORWARD_INSTEAD: 'Forward instead',
+  ANSWER_ANYWAY: 'Answer anyway',
+  BRING_BACK: 'Bring back',
+  LEAVE: 'Leave it',
   DISCARD: 'Discard',
 };

@@ -1,3 +1,3 @@
 export { Records } from './parts/Records';
 export { ACTS } from './acts';
-export { useAct, useRecords, useWaiting } from './queries';
+export { useAct, useRecords, useUnanswered, useWaiting, type Act } from './queries';

@@ -30,14 +30,18 @@ test('what a rule did with a message is one record, and what needs a person is s
 });
 
 test('a reply that was withheld while the message left the inbox is told apart, with why', () => {
-  const step = (kind: string, state: string, because?: string) =>
+  const step = (kind: string, state: string, because?: string, acts: string[] = []) =>
     ({
       kind,
       state,
+      acts,
       done: said(kind),
       ...(because ? { because: said(because) } : {}),
     }) as unknown as Schemas['StepView'];
-  const steps = [step('FILE', 'SENT'), step('REPLY', 'WITHHELD', 'this sender had a reply before')];
+  const steps = [
+    step('FILE', 'SENT'),
+    step('REPLY', 'WITHHELD', 'this sender had a reply before', ['ANSWER_ANYWAY', 'BRING_BACK', 'LEAVE']),
+  ];
   expect(isUnseen(steps)).toBe(true);
   expect(inOneLine(steps)[1]?.because).toEqual(['this sender had a reply before']);
   expect(isUnseen([step('MARK', 'SENT'), step('REPLY', 'WITHHELD')])).toBe(false);

@@ -63,14 +63,9 @@ export function inOneLine(steps: Step[]): Line[] {
     }));
 }
 
-const TAKE_OUT: Step['kind'][] = ['FILE', 'FILE_ELSEWHERE', 'ARCHIVE', 'TRASH', 'DELETE'];
-
-/** Whether the sender got no answer while the message left the inbox, so that nobody may see it. */
+/** Whether the sender got no answer while the message left the inbox, and nobody has seen to it. */
 export function isUnseen(steps: Step[]): boolean {
-  return (
-    steps.some((step) => step.kind === 'REPLY' && step.state === 'WITHHELD') &&
-    steps.some((step) => TAKE_OUT.includes(step.kind) && step.state === 'SENT')
-  );
+  return steps.some((step) => step.acts.includes('BRING_BACK'));
 }
 
 function needs(steps: Step[]): boolean {

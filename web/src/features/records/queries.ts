@@ -23,6 +23,21 @@ export function useRecords(states: State[]) {
   });
 }
 
+/** Answers that were withheld while the message left the inbox, and that nobody has seen to, the newest first. */
+export function useUnanswered(days: number) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.records(mailbox, 'unanswered', days),
+    refetchInterval: asking.every(5_000),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/records/unanswered', {
+          params: { path: { mailbox }, query: { days } },
+        }),
+      ),
+  });
+}
+
 /** How many steps wait for a person. */
 export function useWaiting() {
   const mailbox = useMailboxId();

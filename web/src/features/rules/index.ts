@@ -1,4 +1,4 @@
 export { RuleList } from './parts/RuleList';
 export { Stream } from './parts/Stream';
 export { happeningOf, stream, switched, withRules, type Rule, type RuleBook } from './model';
-export { useCourseFigures, useRuleBook, useSaveRuleBook } from './queries';
+export { useCourseFigures, useReview, useRuleBook, useSaveRuleBook } from './queries';

@@ -11,6 +11,7 @@ let calls: string[];
 let waiting: unknown[];
 let reminders: unknown[];
 let setAside: unknown[];
+let unanswered: unknown[];
 
 const answer = (body: unknown) =>
   new Response(JSON.stringify(body), { status: 200, headers: { 'Content-Type': 'application/json' } });
@@ -41,8 +42,14 @@ const FAILED = {
   },
 };
 
+const DAYS = [
+  { day: '2026-03-19', came: 9, done: [{ kind: 'REDIRECT', messages: 3 }], inInbox: 6 },
+  { day: '2026-03-20', came: 3, done: [], inInbox: 3 },
+];
+
 beforeEach(() => {
   calls = [];
+  unanswered = [];
   waiting = [];
   reminders = [];
   setAside = [];
@@ -54,11 +61,20 @@ beforeEach(() => {
         lastVisit: { at: '2026-03-19T17:00:00Z', came: 2 },
         came: 12,
         done: [{ kind: 'REDIRECT', messages: 3 }],
+        days: DAYS,
         reminders,
       });
     }
     if (pathname.endsWith('/set-aside')) {
       return answer(setAside);
+    }
+    if (pathname.endsWith('/review')) {
+      return answer({
+        findings: [{ id: 'f', sort: 'TOO_BROAD', rule: 'r', cause: said('It picks 80 % of all mail.') }],
+      });
+    }
+    if (pathname.endsWith('/unanswered')) {
+      return answer(unanswered);
     }
     if (pathname.endsWith('/records')) {
       return answer(waiting);
@@ -114,6 +130,11 @@ test('it tells what came in and was done, and where the mail of the week goes', 
   expect(await screen.findByText('12 messages came in')).toBeInTheDocument();
   expect(screen.getByText(/· 2 since your last visit, 19 Mar/)).toBeInTheDocument();
   expect(screen.getByText('3 redirected')).toBeInTheDocument();
+  expect(screen.getByText('9 left in the inbox')).toBeInTheDocument();
+  expect(
+    screen.getByRole('img', { name: 'Thu: 9 messages, 3 redirected, 6 left in the inbox' }),
+  ).toBeInTheDocument();
+  expect(await screen.findByText('It picks 80 % of all mail.')).toBeInTheDocument();
   expect(await screen.findByText('31 messages stay in the inbox')).toBeInTheDocument();
 });
 
@@ -125,6 +146,29 @@ test('what needs a person stands with its cause, what to do, and the acts', asyn
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/s/TRY_AGAIN'));
   expect(await screen.findByText('has changes that are not saved')).toBeInTheDocument();
+});
+
+test('a message that left the inbox without its answer waits with what can be done, the newest of each rule', async () => {
+  const record = (id: string) => ({
+    step: {
+      ...FAILED.step,
+      id,
+      kind: 'REPLY',
+      state: 'WITHHELD',
+      because: said('this sender had a reply before'),
+      acts: ['ANSWER_ANYWAY', 'BRING_BACK', 'LEAVE'],
+    },
+    message: { ...FAILED.message, subject: `Permit ${id}` },
+  });
+  unanswered = [record('a'), record('b'), record('c')];
+  show();
+  expect(await screen.findByRole('link', { name: 'Permit a' })).toBeInTheDocument();
+  expect(screen.queryByRole('link', { name: 'Permit c' })).not.toBeInTheDocument();
+  expect(
+    screen.getByRole('link', { name: '1 more message of Schools not answered, and out of the inbox' }),
+  ).toHaveAttribute('href', '/records?view=unanswered');
+  fireEvent.click(screen.getAllByRole('button', { name: 'Answer anyway' })[0] as HTMLElement);
+  await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/a/ANSWER_ANYWAY'));
 });
 
 test('a message that no rule looked at stands with its cause, and can be closed', async () => {
@@ -150,6 +194,6 @@ test('a message that is to be looked at stands on the desk and opens', async () 
   show();
   expect(await screen.findByRole('link', { name: 'Frost damage' })).toHaveAttribute('href', '/incoming/7');
   expect(screen.getByRole('link', { name: 'Frost damage' }).parentElement).toHaveTextContent(
-    /from .+ · reminder since 6 Jan 2020$/,
+    /Frost damagereminder, from Anna$/,
   );
 });

@@ -2,13 +2,12 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { shortDate } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
 import { Bars } from '../../../ui/Bars';
 import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
 import { Loading, Trouble } from '../../../ui/States';
-import { useEvidenceDays } from '../../mailbox';
+import { useEvidenceDays, ShortDate } from '../../mailbox';
 import { useKind } from '../queries';
 import { whoInWords, whoMore } from '../who';
 import { Pattern } from './Pattern';
@@ -128,7 +127,9 @@ function Opened({ view, onOpen, onMore }: OpenedProps) {
                 className="grid w-full grid-cols-[52px_minmax(0,1fr)_minmax(0,180px)] gap-2 py-1 text-left hover:bg-ground"
                 onClick={() => onOpen(line.id)}
               >
-                <span className="figures text-sm text-ink2">{shortDate(line.received)}</span>
+                <span className="figures text-sm text-ink2">
+                  <ShortDate of={line.received} />
+                </span>
                 <bdi className="truncate">{line.subject || '(no subject)'}</bdi>
                 <bdi className="truncate text-sm text-ink2">{line.sender}</bdi>
               </button>

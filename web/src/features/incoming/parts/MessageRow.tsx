@@ -1,12 +1,12 @@
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { Glyph } from '../../../ui/glyphs';
 import { ByRightClick, Menu } from '../../../ui/Menu';
 import { useExamples } from '../examples';
 import { happened } from '../model';
 import { useBeginFrom } from '../queries';
 import { Verdicts } from './Verdicts';
+import { ShortDate } from '../../mailbox';
 
 export const COLUMNS =
   'grid grid-cols-[minmax(120px,190px)_60px_minmax(100px,170px)_minmax(0,1fr)] gap-3 items-center pl-4';
@@ -31,7 +31,9 @@ export function MessageRow({ line, onOpen }: { line: Schemas['IncomingLine']; on
             ))}
             <span className="truncate">{what.words}</span>
           </span>
-          <span className="figures text-sm text-ink2">{shortDate(message.received)}</span>
+          <span className="figures text-sm text-ink2">
+            <ShortDate of={message.received} />
+          </span>
           <span className="truncate">
             <bdi>{message.sender}</bdi>
           </span>

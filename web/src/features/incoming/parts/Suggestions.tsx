@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { count } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { useBeginRule } from '../../drafts';
+import { ShortDate } from '../../mailbox';
 
 interface Props {
   suggestions: Schemas['SuggestionView'][];
@@ -49,7 +49,9 @@ function Lines({ head, lines, all }: { head: string; lines: Schemas['Line'][]; a
       {lines.map((line, i) => (
         <li key={line.id} className="grid grid-cols-[92px_52px_minmax(0,1fr)] gap-2">
           <span className="text-ink2">{i === 0 ? head : ''}</span>
-          <span className="figures text-ink2">{shortDate(line.received)}</span>
+          <span className="figures text-ink2">
+            <ShortDate of={line.received} />
+          </span>
           <span className="truncate">
             {line.subject || '(no subject)'} <span className="text-ink2">· {line.sender}</span>
           </span>

@@ -26,11 +26,9 @@ export function DemoClock() {
           {text}
         </Button>
       ))}
-      {offset !== 0 && (
-        <Button small look="quiet" onClick={() => move.mutate(0)}>
-          Back to real time
-        </Button>
-      )}
+      <span className="text-ink2">
+        It goes forward only; <code>bin/demo --fresh</code> begins again at today’s time.
+      </span>
     </div>
   );
 }

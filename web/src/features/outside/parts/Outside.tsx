@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { Sheet } from '../../../ui/Sheet';
 import { useBoxes, useLetters, useRaw, type LetterAt } from '../queries';
 import { DemoClock } from './DemoClock';
 import { IncomingTraffic } from './IncomingTraffic';
 import { WriteLetter } from './WriteLetter';
+import { ShortDate } from '../../mailbox';
 
 const OWN = '@ostrel-gardens.example';
 
@@ -102,7 +102,9 @@ function Letters({ address, onOpen }: { address: string | undefined; onOpen: (at
               className="grid w-full grid-cols-[60px_minmax(0,1fr)_110px] gap-3 px-4 py-1.5 text-left hover:bg-ground"
               onClick={() => onOpen({ address, folder: letter.folder, uid: letter.uid })}
             >
-              <span className="figures text-sm text-ink2">{shortDate(letter.received)}</span>
+              <span className="figures text-sm text-ink2">
+                <ShortDate of={letter.received} />
+              </span>
               <span className="min-w-0">
                 <span className={`block truncate ${letter.unread ? 'font-semibold' : ''}`}>
                   {letter.subject || '(no subject)'}

@@ -22,7 +22,7 @@ interface Props {
 /** What a rule did with a message: one row, which opens to its steps. */
 export function GroupRows({ group, busy, onAct, onSent }: Props) {
   const { steps } = group;
-  const [open, setOpen] = useState(steps.some(needsPerson));
+  const [open, setOpen] = useState(steps.some(needsPerson) || isUnseen(steps));
   const only = steps.length === 1 ? steps[0] : undefined;
   const acts = (step: Step) => (
     <Acts step={step} busy={busy} onAct={(act) => onAct(step.id, act)} onSent={() => onSent(step)} />
@@ -44,7 +44,7 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
           <span className="block text-sm text-ink2">version {group.version}</span>
         </td>
         <td className="py-1.5 pr-3">{only ? <OneStep step={only} /> : <InOneLine steps={steps} />}</td>
-        <td className="py-1.5 pr-4 text-right whitespace-nowrap">
+        <td className="py-1.5 pr-4 text-right">
           {only ? (
             acts(only)
           ) : (
@@ -62,7 +62,7 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
             <td className="py-1 pr-3">
               <OneStep step={step} />
             </td>
-            <td className="py-1 pr-4 text-right whitespace-nowrap">{acts(step)}</td>
+            <td className="py-1 pr-4 text-right">{acts(step)}</td>
           </tr>
         ))}
     </>

@@ -8,19 +8,25 @@ import { Empty, Loading, Trouble } from '../../../ui/States';
 import { grouped } from '../model';
 import { GroupRows } from './GroupRows';
 import { SentSheet } from './SentSheet';
-import { useAct, useRecords, type State } from '../queries';
+import { useAct, useRecords, useUnanswered, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'all', text: 'All', states: [] },
   { key: 'done', text: 'Done', states: ['SENT'] },
   { key: 'needs', text: 'Needs you', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
+  { key: 'unanswered', text: 'Not answered', states: [] },
   { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
 ];
+
+/** How long what was decided is told apart; records themselves are kept longer. */
+const DAYS_KEPT = 180;
 
 export function Records() {
   const [search, setSearch] = useSearchParams();
   const view = VIEWS.find((one) => one.key === search.get('view')) ?? VIEWS[0];
-  const records = useRecords(view?.states ?? []);
+  const recorded = useRecords(view?.states ?? []);
+  const unanswered = useUnanswered(DAYS_KEPT);
+  const records = view?.key === 'unanswered' ? unanswered : recorded;
   const act = useAct();
   const rule = search.get('rule');
   const [sent, setSent] = useState<Schemas['StepView']>();
@@ -69,7 +75,9 @@ export function Records() {
           <Empty>
             {view?.key === 'all'
               ? 'Nothing has been done yet. When a rule acts on a new message, it appears here with the reason.'
-              : 'Nothing here.'}
+              : view?.key === 'unanswered'
+                ? 'No message left the inbox without the answer of its rule, or somebody has seen to each.'
+                : 'Nothing here.'}
           </Empty>
         )}
         {shown.length > 0 && (

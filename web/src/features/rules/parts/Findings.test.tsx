@@ -1,8 +1,10 @@
 import '@testing-library/jest-dom/vitest';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { said } from '../../../test/said';
+import { CurrentMailbox } from '../../mailbox';
 import { Findings } from './Findings';
 
 afterEach(cleanup);
@@ -23,9 +25,13 @@ test('a finding says its cause, links its example, and one click carries out its
     remedy: said('Leave out “not cancelled”'),
   };
   render(
-    <MemoryRouter>
-      <Findings onRemedy={onRemedy} findings={[finding]} />
-    </MemoryRouter>,
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { enabled: false } } })}>
+      <MemoryRouter>
+        <CurrentMailbox value="m">
+          <Findings onRemedy={onRemedy} findings={[finding]} />
+        </CurrentMailbox>
+      </MemoryRouter>
+    </QueryClientProvider>,
   );
   expect(screen.getByText('3 messages it picks say “not cancelled”.')).toBeInTheDocument();
   expect(screen.getByRole('link')).toHaveAttribute('href', '/incoming/7?view=messages');

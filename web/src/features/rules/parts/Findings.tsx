@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
+import { ShortDate } from '../../mailbox';
 
 type Finding = Schemas['FindingView'];
 
@@ -11,6 +11,7 @@ const NAMES: Record<Finding['sort'], string> = {
   NEVER_REACHED: 'never reached',
   SAME_AS_ANOTHER: 'same as another',
   TWO_REPLIES: 'two replies to one message',
+  UNANSWERED_AND_MOVED: 'moved without an answer',
   FORWARD_AND_REDIRECT: 'forwarded and redirected',
   TOO_BROAD: 'very broad',
   PART_OF_LONGER_WORDS: 'part of longer words',
@@ -43,7 +44,7 @@ export function Findings({ findings, onRemedy }: Props) {
                 <Link className="text-moss" to={`/incoming/${finding.example.id}?view=messages`}>
                   {finding.example.subject || '(no subject)'}
                 </Link>{' '}
-                · {shortDate(finding.example.received)}
+                · <ShortDate of={finding.example.received} />
               </p>
             )}
             {finding.remedy && (

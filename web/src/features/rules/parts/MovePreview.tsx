@@ -1,6 +1,5 @@
-import { useEvidenceDays } from '../../mailbox';
+import { useEvidenceDays, ShortDate } from '../../mailbox';
 import type { Schemas } from '../../../api/client';
-import { shortDate } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
 import { Question } from '../../../ui/Question';
 
@@ -23,7 +22,9 @@ export function MovePreview({ what, preview, onYes, onNo }: Props) {
       handled by other rules:
       {preview.examples.map((change) => (
         <span key={change.message.id} className="mt-1.5 block text-sm">
-          <span className="figures text-ink2">{shortDate(change.message.received)}</span>{' '}
+          <span className="figures text-ink2">
+            <ShortDate of={change.message.received} />
+          </span>{' '}
           {change.message.subject || '(no subject)'}
           <span className="block text-ink2">
             {names(change.before)} → {names(change.after)}

@@ -10,6 +10,7 @@ import { useTemplateNames } from '../../templates';
 import { useRowActs, useSaving } from '../acts';
 import { copied, copiedFor, stream, templatesOf, type Rule } from '../model';
 import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
+import { useToday } from '../../mailbox';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
@@ -63,6 +64,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const picked = useMemo(() => new Map([...uses].map(([id, use]) => [id, use.picked])), [uses]);
   const findings = review.data?.findings ?? [];
   const names = useTemplateNames();
+  const today = useToday();
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
   const shown = rules.filter((rule) =>
@@ -144,6 +146,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
                     picked={picked.get(rule.id)}
                     selected={rule.id === chosen?.id}
                     findings={findings.filter((finding) => finding.rule === rule.id).length}
+                    today={today}
                     acts={moving.acts}
                   />
                 ))}

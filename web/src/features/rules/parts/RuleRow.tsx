@@ -4,6 +4,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Toggle } from '../../../ui/Toggle';
 import type { RowActs } from '../acts';
 import { happenings, type Rule } from '../model';
+import { stateInWords } from '../state';
 
 interface Props {
   rule: Rule;
@@ -12,6 +13,8 @@ interface Props {
   picked: number | undefined;
   selected: boolean;
   findings: number;
+  /** As 2026-11-26. */
+  today: string;
   acts: RowActs;
 }
 
@@ -81,7 +84,7 @@ export const RuleRow = memo(function RuleRow(props: Props) {
       </span>
       <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
         <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={(on) => acts.toggle(rule, on)} />
-        {rule.on ? onInWords(rule) : 'paused'}
+        {stateInWords(rule, props.today)}
       </span>
     </div>
   );
@@ -92,10 +95,4 @@ function focusSibling(row: HTMLElement | null, which: 'previous' | 'next'): void
   if (sibling instanceof HTMLElement) {
     sibling.focus();
   }
-}
-
-function onInWords(rule: Rule): string {
-  const hours =
-    rule.active && rule.active.hours !== 'always' ? ` ${rule.active.hours.split(' ')[0]} hours` : '';
-  return `on${hours}${rule.ending === 'stop here' ? ' · stops here' : ''}`;
 }

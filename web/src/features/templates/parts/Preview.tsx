@@ -1,7 +1,6 @@
-import { useEvidenceDays } from '../../mailbox';
+import { useEvidenceDays, ShortDate } from '../../mailbox';
 import { useState } from 'react';
 import { problemText } from '../../../api/problem';
-import { shortDate } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
 import { Empty, Trouble } from '../../../ui/States';
 import { TextField } from '../../../ui/Field';
@@ -62,7 +61,8 @@ export function Preview({ written }: { written: TemplateText }) {
       ) : (
         message && (
           <p className="truncate text-sm text-ink2">
-            answering <bdi>{message.sender}</bdi>, {shortDate(message.received)}: <bdi>{message.subject}</bdi>
+            answering <bdi>{message.sender}</bdi>, <ShortDate of={message.received} />:{' '}
+            <bdi>{message.subject}</bdi>
           </p>
         )
       )}

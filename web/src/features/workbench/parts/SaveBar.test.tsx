@@ -84,6 +84,7 @@ function bar(more: Partial<Draft>, shadows: Schemas['ShadowedView'][] = []) {
               picked={42}
               unfinished={[]}
               shadows={shadows}
+              cautions={shadows.map(() => said('mara@ostrel.example would also get 3 of these messages.'))}
               warnings={shadows.map(() => said('“[date]” looks like text to be replaced.'))}
               presetEnding="stop here"
               onChange={(draft) => (changed = draft)}
@@ -115,6 +116,7 @@ test('rules that would lose messages to this one are named before saving, with w
   expect(
     screen.getByText('In the text of this rule: “[date]” looks like text to be replaced.'),
   ).toBeInTheDocument();
+  expect(screen.getByText('mara@ostrel.example would also get 3 of these messages.')).toBeInTheDocument();
   fireEvent.click(screen.getByRole('button', { name: 'Place this rule below' }));
   expect(changed?.order).toBe(2);
   fireEvent.click(screen.getByRole('button', { name: 'Let later rules continue' }));

@@ -17,6 +17,8 @@ interface Props {
   picked: number | undefined;
   /** The actions that can't be carried out yet. */
   unfinished: Fault[];
+  /** About whom the rule hands mail to. */
+  cautions: Schemas['Statement'][];
   /** What still stands in the texts of the rule as a place for something. */
   warnings: Schemas['Statement'][];
   /** The rules that this one would keep from messages. */
@@ -65,6 +67,11 @@ export function SaveBar(props: Props) {
       },
     );
   };
+  const texts = props.warnings.map((one) => one.words).join(' ');
+  const said = [
+    ...props.cautions.map((one) => one.words),
+    ...(texts ? [`In the text of this rule: ${texts}`] : []),
+  ];
   const now = book.data;
   const conflict = saving.error instanceof Problem && saving.error.status === 409 ? saving.error : undefined;
   return (
@@ -88,9 +95,13 @@ export function SaveBar(props: Props) {
         </div>
       )}
       <Shadows {...props} />
-      {props.warnings.length > 0 && (
+      {said.length > 0 && (
         <p role="status" className="bg-clay-soft px-4 py-1.5">
-          In the text of this rule: {props.warnings.map((one) => one.words).join(' ')}
+          {said.map((words) => (
+            <span key={words} className="block">
+              {words}
+            </span>
+          ))}
         </p>
       )}
       <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-4 py-2">

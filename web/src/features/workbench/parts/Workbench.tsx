@@ -141,6 +141,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         isNew={isNew}
         picked={evidence.data?.counts.picked}
         unfinished={evidence.data?.unfinished ?? []}
+        cautions={evidence.data?.cautions ?? []}
         warnings={evidence.data?.warnings ?? []}
         shadows={evidence.data?.shadows ?? []}
         presetEnding={evidence.data?.presetEnding ?? 'continue'}

@@ -46,6 +46,7 @@ const evidence: Evidence = {
   rowsInAll: 42,
   unfinished: [],
   shadows: [],
+  cautions: [],
   warnings: [],
   presetEnding: 'continue',
   readBack: said(''),

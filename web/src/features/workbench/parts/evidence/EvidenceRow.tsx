@@ -2,7 +2,6 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../../../api/client';
 import { problemText } from '../../../../api/problem';
-import { shortDate } from '../../../../lib/dates';
 import { count } from '../../../../lib/numbers';
 import { Button } from '../../../../ui/Button';
 import { Glyph } from '../../../../ui/glyphs';
@@ -11,6 +10,7 @@ import type { Criterion } from '../../../criteria';
 import { fateInWords, happeningsOf } from '../../fate';
 import type { Asked } from '../../model';
 import { useExceptions } from '../../queries';
+import { ShortDate } from '../../../mailbox';
 
 interface Props {
   row: Schemas['EvidenceRow'];
@@ -30,7 +30,9 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
         onClick={onOpen}
         className="grid min-w-0 grow grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)] items-center gap-x-2 pl-3 text-left text-[13.5px] min-[1152px]:grid-cols-[48px_minmax(80px,132px)_minmax(0,1fr)_minmax(110px,210px)]"
       >
-        <span className="figures text-sm text-ink2">{shortDate(row.received)}</span>
+        <span className="figures text-sm text-ink2">
+          <ShortDate of={row.received} />
+        </span>
         <span className="truncate" title={row.sender.text}>
           <bdi>
             <MarkedText {...row.sender} />

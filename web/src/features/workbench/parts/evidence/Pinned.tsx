@@ -1,5 +1,5 @@
-import { shortDate } from '../../../../lib/dates';
 import type { Evidence } from '../../queries';
+import { ShortDate } from '../../../mailbox';
 
 /** The message that the rule was started from, always in sight, with how it stands to the rule. */
 export function Pinned({
@@ -28,7 +28,9 @@ export function Pinned({
       <span>
         your example: <b className={stands === 'picked' ? 'text-moss' : 'text-clay'}>{stands}</b>
       </span>
-      <span className="figures text-ink2">{shortDate(message.received)}</span>
+      <span className="figures text-ink2">
+        <ShortDate of={message.received} />
+      </span>
       <span className="min-w-0 truncate">
         <bdi>{message.sender}</bdi> · <bdi>{message.subject || '(no subject)'}</bdi>
       </span>

@@ -33,7 +33,7 @@ const ACTIONS: { group: string; actions: Action[] }[] = [
       {
         text: 'reply to its sender',
         usual: 'reply',
-        step: { do: 'reply', subject: '', text: '', oncePerDays: 7 },
+        step: { do: 'reply', subject: '', text: '', oncePerDays: 7, keepsUnanswered: true },
       },
     ],
   },

@@ -35,6 +35,7 @@ const evidence: Evidence = {
   rowsInAll: 0,
   unfinished: [],
   shadows: [],
+  cautions: [],
   warnings: [],
   presetEnding: 'continue',
   readBack: said('Mail with “visit” in the subject is filed in Seeds.'),

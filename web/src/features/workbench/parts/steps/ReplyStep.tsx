@@ -79,6 +79,7 @@ export function ReplyStep({ step, around, onChange }: Props) {
       )}
       <WhereAnswersGo step={step} onChange={onChange} />
       <HowOften step={step} documents={documents} onChange={onChange} />
+      {around.moves && <NotAnswered step={step} onChange={onChange} />}
       <More step={step} around={around} onChange={onChange} />
       <p className="text-sm text-ink2">
         Never to lists, automatic or mass mail, never twice to one message, and at most three replies a day to
@@ -99,6 +100,24 @@ export function ReplyStep({ step, around, onChange }: Props) {
         }}
       />
     </div>
+  );
+}
+
+/** Of a rule that also moves: what becomes of messages that get no reply. */
+function NotAnswered({ step, onChange }: Pick<Props, 'step' | 'onChange'>) {
+  return (
+    <p className="text-sm text-ink2">
+      a message that gets no reply{' '}
+      <Choice
+        label="a message that gets no reply"
+        value={step.keepsUnanswered === true ? 'stays' : 'moves'}
+        options={[
+          { value: 'stays', text: 'stays in the inbox' },
+          { value: 'moves', text: 'is moved all the same' },
+        ]}
+        onChoose={(chosen) => onChange(withMember(step, 'keepsUnanswered', chosen === 'stays' || undefined))}
+      />
+    </p>
   );
 }
 

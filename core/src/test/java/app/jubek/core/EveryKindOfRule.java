@@ -109,6 +109,7 @@ public final class EveryKindOfRule {
                         List.of(COLLEAGUE),
                         List.of(MailAddress.of("tours@partner.example")),
                         Optional.empty(),
+                        true,
                         true));
     }
 

@@ -10,12 +10,12 @@ import org.junit.jupiter.api.Test;
 class AnswerTest extends Journey {
     private static final String BEA = "bea@postbox.example";
 
+    /** The page moves the clock forward only; other journeys want today's mail to be today's. */
     @AfterEach
     void realTime() {
+        Demo.clockAtRealTime();
         goTo("Outside");
-        if (button("Back to real time").count() > 0) {
-            button("Back to real time").click();
-        }
+        assertThat(page.getByText("(moved by")).isHidden();
     }
 
     private void ask(String subject) {

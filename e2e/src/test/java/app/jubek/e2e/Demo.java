@@ -1,10 +1,17 @@
 package app.jubek.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
@@ -53,6 +60,23 @@ final class Demo {
     static synchronized void running() {
         if (only == null) {
             only = new Demo();
+        }
+    }
+
+    /** By the simulated post office itself, whose time the server takes over when it is next asked for it. */
+    static void clockAtRealTime() {
+        HttpRequest back = HttpRequest.newBuilder(URI.create("http://127.0.0.1:8583/clock"))
+                .timeout(Duration.ofSeconds(30))
+                .header("Content-Type", "application/json")
+                .PUT(HttpRequest.BodyPublishers.ofString("{\"offsetSeconds\": 0}"))
+                .build();
+        try {
+            HttpResponse<Void> answer = HttpClient.newHttpClient().send(back, HttpResponse.BodyHandlers.discarding());
+            assertThat(answer.statusCode()).isEqualTo(200);
+        } catch (IOException failed) {
+            throw new IllegalStateException(failed);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
         }
     }
 

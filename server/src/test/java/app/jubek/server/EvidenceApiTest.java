@@ -64,6 +64,7 @@ class EvidenceApiTest extends ServerTest {
         assertThat(all.get("rows")).hasSize(2);
         assertThat(second.get("rows")).containsExactly(all.get("rows").get(1));
         assertThat(second.get("rowsInAll").intValue()).isEqualTo(2);
+        assertThat(all.get("cautions")).isEmpty();
         assertThat(all.at("/unfinished/0/path").stringValue()).isEqualTo("/does/0");
         assertThat(all.get("presetEnding").stringValue()).isEqualTo("continue");
     }
@@ -222,6 +223,16 @@ class EvidenceApiTest extends ServerTest {
         String desk = "/api/mailboxes/" + mailbox + "/desk";
         assertThat(browser.get(desk).at("/done/0/messages").intValue()).isPositive();
         assertThat(browser.get(desk).get("came").intValue()).isPositive();
+        JsonNode days = browser.get(desk).get("days");
+        assertThat(days).hasSize(7);
+        assertThat(days.valueStream()
+                        .mapToInt(day -> day.get("came").intValue())
+                        .sum())
+                .as("the days add up to the week")
+                .isEqualTo(browser.get(desk).get("came").intValue());
+        assertThat(days.get(6).get("inInbox").intValue())
+                .as("what is only marked is still there")
+                .isPositive();
         browser.send("PUT", desk + "/visit", "", "application/json");
         assertThat(browser.get(desk).at("/lastVisit/came").intValue()).isZero();
         assertThat(browser.get(desk).get("came").intValue()).isPositive();

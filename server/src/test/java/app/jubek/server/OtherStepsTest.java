@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.plan.PlannedPhrase;
 import app.jubek.core.wording.Wording;
-import app.jubek.server.queue.Work;
+import app.jubek.server.step.Work;
 import jakarta.mail.Flags;
 import java.time.Instant;
 import java.time.LocalDate;

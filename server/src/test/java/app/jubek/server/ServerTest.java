@@ -3,8 +3,8 @@ package app.jubek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.formats.rulebook.RuleBookJson;
-import app.jubek.server.queue.StepView;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.step.StepView;
 import jakarta.mail.AuthenticationFailedException;
 import jakarta.mail.Flags;
 import jakarta.mail.Folder;

@@ -58,6 +58,7 @@ final class Planning {
             return new Decision(List.of(), List.of(), true, more, trace);
         }
         picking.forEach(this::add);
+        picking.forEach(this::keepUnanswered);
         settleCollisions();
         MailboxSteps steps = new MailboxSteps(planned.values().stream()
                 .sorted(Comparator.comparingInt(p -> p.step().kind().ordinal()))
@@ -207,6 +208,29 @@ final class Planning {
         result.sending()
                 .filter(sending -> planned.containsKey(REPLY))
                 .ifPresent(sending -> copies(step, options.copies(), sending));
+    }
+
+    /** A rule that moves only what it answered leaves the rest where somebody sees it. */
+    private void keepUnanswered(Rule rule) {
+        boolean unanswered = notDone.stream()
+                .anyMatch(not -> !not.waits()
+                        && not.reason() != Reason.SUPERSEDED
+                        && not.planned().rule().equals(rule.id())
+                        && not.planned().step() instanceof Step.Reply reply
+                        && reply.options().keepsUnanswered());
+        if (!unanswered) {
+            return;
+        }
+        List<Wanted> moves = planned.entrySet().stream()
+                .filter(entry -> isAskedOnlyBy(rule, entry.getValue()))
+                .filter(entry -> entry.getValue().step().kind().removes())
+                .map(Map.Entry::getKey)
+                .toList();
+        moves.forEach(move -> withhold(planned.remove(move), Refusal.of(Reason.NOT_ANSWERED)));
+    }
+
+    private static boolean isAskedOnlyBy(Rule rule, PlannedStep step) {
+        return step.rule().equals(rule.id()) && step.alsoBy().isEmpty();
     }
 
     private static boolean tellsMore(Sending answer, ReplyOptions options) {

@@ -44,6 +44,8 @@ public enum Reason implements Code {
     BACK_TO_MAILBOX,
     FILED("common practice"),
     KEPT("common practice"),
+    /** Of a rule that moves only what it answered. */
+    NOT_ANSWERED,
     RULE_SWITCHED_OFF,
     OUTSIDE,
     HOURLY_LIMIT,
@@ -53,6 +55,8 @@ public enum Reason implements Code {
 
     private static final Set<Reason> A_PERSON_MAY_OVERRULE =
             EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
+
+    private static final Set<Reason> ONLY_ANSWERED_LATELY = EnumSet.of(ANSWERED_BEFORE, ANSWERS_A_DAY, CONVERSATION);
 
     private final String source;
 
@@ -67,6 +71,11 @@ public enum Reason implements Code {
     /** What asks for it, such as "RFC 3834 §2", "common practice" or "preset"; empty where it is a matter of Jubek's own. */
     public String source() {
         return source;
+    }
+
+    /** Whether a person may give the answer all the same: nothing in the message itself stands against it. */
+    public boolean mayBeAnsweredAnyway() {
+        return ONLY_ANSWERED_LATELY.contains(this);
     }
 
     /** Whether a person may let go what is held for it. */

@@ -15,6 +15,9 @@ public enum StepNote implements Code {
     FORWARDED_INSTEAD,
     IN_PLACE_OF_REDIRECT,
     DISCARDED_BY_PERSON,
+    /** Of the answer that a person gave after all. */
+    ANSWERED_ANYWAY,
+    BROUGHT_BACK_BY_PERSON,
     DELETED_MEANWHILE,
     /** The folder. */
     MOVED_MEANWHILE_TO,

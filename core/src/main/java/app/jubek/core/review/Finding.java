@@ -20,6 +20,7 @@ public record Finding(Sort sort, RuleId rule, Statement cause, Optional<Integer>
         NEVER_REACHED,
         SAME_AS_ANOTHER,
         TWO_REPLIES,
+        UNANSWERED_AND_MOVED,
         FORWARD_AND_REDIRECT,
         TOO_BROAD,
         PART_OF_LONGER_WORDS,

@@ -12,6 +12,8 @@ enum FindingText implements Code {
     PICKS_SHARE,
     /** So many messages, the other rule. */
     REPLIES_AFTER_ANOTHER,
+    /** So many messages, of so many that were to be answered. */
+    MOVED_UNANSWERED,
     /** Addresses, so many messages, the other rule. */
     FORWARDED_AND_REDIRECTED_BY_TWO,
     /** Addresses. */

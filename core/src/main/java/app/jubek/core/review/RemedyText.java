@@ -8,6 +8,7 @@ enum RemedyText implements Code {
     /** The other rule. */
     MOVE_IT_ABOVE,
     STOP_AT,
+    MOVE_WHAT_WAS_ANSWERED,
     ONLY_REDIRECT,
     /** Addresses. */
     REMOVE_ADDRESSES,

@@ -20,8 +20,13 @@ public final class Review {
 
     private Review() {}
 
-    /** All findings, the worst first. */
-    public static List<Finding> of(RuleBook book, Corpus.View past, OwnSide own, Opening opening) {
+    /**
+     * All findings, the worst first.
+     *
+     * @param unanswered what rules did within the last time
+     */
+    public static List<Finding> of(
+            RuleBook book, Corpus.View past, OwnSide own, Opening opening, List<Unanswered> unanswered) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
         Set<RuleId> settled = fromCriteria.stream()
                 .filter(finding -> SETTLES.contains(finding.sort()))
@@ -29,6 +34,7 @@ public final class Review {
                 .collect(Collectors.toSet());
         return Stream.of(
                         fromCriteria,
+                        new FromRecords(book, unanswered).findings(),
                         new FromEvidence(book, past, opening).findings(settled),
                         new FromWords(book, past).findings())
                 .flatMap(List::stream)

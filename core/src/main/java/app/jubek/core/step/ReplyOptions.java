@@ -15,6 +15,8 @@ import java.util.Optional;
  *     (RFC 5230 §4.5)
  * @param from the own address it is written as; the mailbox's identity where it is empty
  * @param inConversations whether an answer to something this mailbox sent is answered, too
+ * @param keepsUnanswered whether the rule moves a message only once it is answered; what it does not answer stays where it
+ *     is
  */
 public record ReplyOptions(
         ReplyFrequency frequency,
@@ -24,7 +26,8 @@ public record ReplyOptions(
         List<MailAddress> copies,
         List<MailAddress> aliases,
         Optional<MailAddress> from,
-        boolean inConversations) {
+        boolean inConversations,
+        boolean keepsUnanswered) {
     public ReplyOptions {
         copies = List.copyOf(copies);
         aliases = List.copyOf(aliases);
@@ -41,11 +44,17 @@ public record ReplyOptions(
                 List.of(),
                 List.of(),
                 Optional.empty(),
+                false,
                 false);
+    }
+
+    /** The same, with another rule for what is not answered. */
+    public ReplyOptions keepingUnanswered(boolean keeps) {
+        return new ReplyOptions(frequency, key, to, quotes, copies, aliases, from, inConversations, keeps);
     }
 
     /** The same for mail to other addresses, too. */
     public ReplyOptions alsoTo(List<MailAddress> others) {
-        return new ReplyOptions(frequency, key, to, quotes, copies, others, from, inConversations);
+        return new ReplyOptions(frequency, key, to, quotes, copies, others, from, inConversations, keepsUnanswered);
     }
 }

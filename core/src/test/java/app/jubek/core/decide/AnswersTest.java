@@ -61,6 +61,7 @@ class AnswersTest {
                         List.of(),
                         List.of(),
                         Optional.empty(),
+                        false,
                         false));
     }
 
@@ -156,6 +157,7 @@ class AnswersTest {
                 List.of(),
                 List.of(),
                 Optional.of(MailAddress.of("director@ostrel-gardens.example")),
+                false,
                 false);
         Decision decision = decide(
                 new Step.Reply(Optional.empty(), "", "Thank you.", foreign),

@@ -306,6 +306,7 @@ class EngineTest {
                 List.of(),
                 List.of(),
                 Optional.empty(),
+                false,
                 false);
         Step quotes = new Step.Reply(Optional.empty(), "", "Thank you.", quoting);
         assertThat(reasons(fenced(TO_EDUCATION))).containsExactly(Reason.FENCE);

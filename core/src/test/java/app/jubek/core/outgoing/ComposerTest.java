@@ -225,6 +225,7 @@ class ComposerTest {
                 List.of(EDUCATION),
                 List.of(),
                 Optional.of(MailAddress.of("photos@ostrel-gardens.example")),
+                false,
                 false);
         List<Composed> out = composeAll(
                 new Step.Reply(Optional.empty(), "", "Thank you.", options),

@@ -3,6 +3,7 @@ package app.jubek.core.rehearse;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.AddressCriterion;
@@ -27,6 +28,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class EvidenceTest {
@@ -141,6 +143,26 @@ class EvidenceTest {
         assertThat(shadowed(BEGIN, visits, edited, visits))
                 .extracting(Shadowed::answers, Shadowed::messages)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(true, 1));
+    }
+
+    @Test
+    void whoWouldGetAMessageTwiceAndWhatComesBackIsSaidBeforeARuleIsSaved() {
+        mail("a@school.example", "guided visit");
+        mail("b@school.example", "term dates");
+        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.CONTINUE)
+                .doing(List.of(to("Mara@ostrel.example")));
+        Rule edited = rule("schools", at("school.example"), new Nothing(), Ending.CONTINUE)
+                .doing(List.of(to("mara@ostrel.example", "visits@ostrel-gardens.example", "seeds@ostrel.example")));
+        assertThat(Mails.words(Cautions.of(evidence(edited, visits, edited), Mails.VISITS)))
+                .containsExactly(
+                        "visits@ostrel-gardens.example is this mailbox itself: the message would come back to it.",
+                        "mara@ostrel.example would also get 1 of these messages from “visits”.");
+        Rule other = edited.doing(List.of(to("seeds@ostrel.example")));
+        assertThat(Cautions.of(evidence(other, visits, other), Mails.VISITS)).isEmpty();
+    }
+
+    private static Step to(String... addresses) {
+        return new Step.Redirect(Stream.of(addresses).map(MailAddress::of).toList());
     }
 
     private List<Shadowed> shadowed(Instant since, Rule live, Rule... withEdited) {

@@ -90,10 +90,14 @@ class ReviewTest {
         return rules;
     }
 
+    /** With records that say how often the planted rule left a message unanswered and moved it. */
+    private List<Finding> review(RuleBook book) {
+        Unanswered often = new Unanswered(new RuleId("fault"), 4, 20);
+        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), List.of(often));
+    }
+
     private Set<Sort> sorts(List<Rule> rules) {
-        return Review.of(RuleBook.of(rules), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC)).stream()
-                .map(Finding::sort)
-                .collect(Collectors.toSet());
+        return review(RuleBook.of(rules)).stream().map(Finding::sort).collect(Collectors.toSet());
     }
 
     private List<Rule> fault(Sort sort) {
@@ -115,6 +119,8 @@ class ReviewTest {
                         rule("first", words(word), Ending.CONTINUE, answer()),
                         rule("fault", from("school0.example"), Ending.STOP_HERE, answer()),
                         rule("again", from("school1.example"), Ending.STOP_HERE, answer()));
+            case UNANSWERED_AND_MOVED ->
+                List.of(rule("fault", words(word), Ending.STOP_HERE, answer(), new Step.File("fault")));
             case FORWARD_AND_REDIRECT ->
                 List.of(
                         mail,
@@ -145,13 +151,12 @@ class ReviewTest {
                 List<Rule> rules = new ArrayList<>(fault(sort));
                 rules.addAll(sensible());
                 RuleBook book = RuleBook.of(rules);
-                List<Finding> found = Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC));
+                List<Finding> found = review(book);
                 assertThat(found).extracting(Finding::sort).as(sort.toString()).contains(sort);
                 Finding finding =
                         found.stream().filter(f -> f.sort() == sort).findFirst().orElseThrow();
                 finding.remedy()
-                        .ifPresent(remedy -> assertThat(
-                                        Review.of(remedy.book(), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC)))
+                        .ifPresent(remedy -> assertThat(review(remedy.book()))
                                 .as(sort + ": " + Mails.words(remedy.what()))
                                 .noneMatch(f -> f.sort() == sort && f.rule().equals(finding.rule())));
             }
@@ -159,9 +164,15 @@ class ReviewTest {
     }
 
     @Test
+    void thatFewMessagesStayedUnansweredIsNoFinding() {
+        assertThat(new Unanswered(new RuleId("r"), 2, 2).isFrequent()).isFalse();
+        assertThat(new Unanswered(new RuleId("r"), 3, 16).isFrequent()).isFalse();
+        assertThat(new Unanswered(new RuleId("r"), 3, 15).isFrequent()).isTrue();
+    }
+
+    @Test
     void aFindingSaysItsCauseWithAnExampleAndWhatOneClickDoes() {
-        Finding finding = Review.of(RuleBook.of(fault(Sort.NEGATED)), past, Mails.VISITS, Opening.usual(ZoneOffset.UTC))
-                .get(0);
+        Finding finding = review(RuleBook.of(fault(Sort.NEGATED))).get(0);
         assertThat(finding.cause()).isEqualTo(FindingText.PICKS_WHAT_DENIES.with(10, "not cancelled"));
         assertThat(past.message(finding.example().orElseThrow()).subject()).contains("not cancelled");
         assertThat(finding.remedy().orElseThrow().what()).isEqualTo(RemedyText.LEAVE_OUT.with("not cancelled"));

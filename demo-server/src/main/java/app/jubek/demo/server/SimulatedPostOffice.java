@@ -4,6 +4,7 @@ import app.jubek.server.platform.MovableClock;
 import app.jubek.server.platform.Refused;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.function.Function;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
@@ -52,7 +53,12 @@ class SimulatedPostOffice {
         return told(asked(http -> http.get().uri("/clock").retrieve().body(ClockMove.class)));
     }
 
+    /** Forward only: mail, schedules and answers of a time that is still to come would make no sense. */
     DemoClock move(ClockMove move) {
+        if (move.offsetSeconds() < clock.offset().toSeconds()) {
+            throw Refused.invalid(
+                    "The demo’s clock goes forward only. “bin/demo --fresh” begins again at today’s time.", List.of());
+        }
         return told(asked(http -> http.put()
                 .uri("/clock")
                 .contentType(MediaType.APPLICATION_JSON)

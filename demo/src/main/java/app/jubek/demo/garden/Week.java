@@ -36,7 +36,7 @@ public final class Week {
         Random random = new Random(GardenMail.SEED);
         Person teacher = Person.in(random, PeopleKinds.SCHOOLS.get(0));
         Person visitor = Person.anyone(random);
-        String holiday = Kinds.day(end, 20);
+        String day = Kinds.day(end, 20);
         return List.of(
                 Draft.plain(
                         "school-visit",
@@ -44,20 +44,23 @@ public final class Week {
                         "Price list for teachers, please",
                         "Dear visits desk,\n\nwould you send us the price list for next term? We decide on the day after"
                                 + " tomorrow.\n\nWith thanks\n" + teacher.name()),
-                opening(visitor, holiday),
+                permit(
+                        visitor,
+                        "Photo permit for " + day,
+                        "Hello,\n\ndo we need a permit for wedding pictures on " + day + "? We are four people."),
                 Draft.plain(
                         "school-visit",
                         Person.at("Eva Holmgard", SenderChecks.FORGED),
                         "Price list for teachers, from home",
                         "Please send me the price list. I write from home, as I am not at school this week."),
-                opening(visitor, holiday));
+                permit(
+                        visitor,
+                        "Photo permit: we would bring lights",
+                        "Hello again,\n\none more question: does the permit cover two lamps? We need to know this week."));
     }
 
-    private static Draft opening(Person visitor, String day) {
-        return Draft.plain(
-                "opening-hours",
-                visitor,
-                "Are you open on " + day + "?",
-                "Are you open on " + day + ", and until when?\n" + visitor.first());
+    private static Draft permit(Person visitor, String subject, String text) {
+        return Draft.plain("photo-permit", visitor, subject, text + "\n\nKind regards\n" + visitor.name())
+                .to("photos@ostrel-gardens.example");
     }
 }

@@ -66,7 +66,7 @@ class GardenMailTest {
                 .allMatch(text -> text.startsWith("From: "));
         Map<String, Integer> asked = new HashMap<>();
         week.stream()
-                .filter(letter -> new String(letter.bytes(), UTF_8).contains("Subject: Are you open"))
+                .filter(letter -> new String(letter.bytes(), UTF_8).contains("Subject: Photo permit"))
                 .forEach(letter -> asked.merge(letter.from(), 1, Integer::sum));
         assertThat(asked).containsValue(2);
     }

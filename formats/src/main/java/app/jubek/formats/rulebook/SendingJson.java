@@ -42,7 +42,8 @@ final class SendingJson {
             "copies",
             "aliases",
             "from",
-            "inConversations");
+            "inConversations",
+            "keepsUnanswered");
 
     private SendingJson() {}
 
@@ -97,7 +98,8 @@ final class SendingJson {
                 addresses(at, "copies"),
                 addresses(at, "aliases"),
                 address(at, "from"),
-                at.flag("inConversations"));
+                at.flag("inConversations"),
+                at.flag("keepsUnanswered"));
     }
 
     /** An object, of which "part" says where, and for the text the pattern and the forms. */
@@ -189,6 +191,7 @@ final class SendingJson {
         put(node, "aliases", options.aliases());
         options.from().ifPresent(from -> node.put("from", from.address()));
         flag(node, "inConversations", options.inConversations());
+        flag(node, "keepsUnanswered", options.keepsUnanswered());
     }
 
     private static void put(ObjectNode node, String member, List<MailAddress> addresses) {

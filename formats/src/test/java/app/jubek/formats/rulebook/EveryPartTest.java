@@ -75,7 +75,7 @@ class EveryPartTest {
                 "{'do':'reply','subject':'','text':'Thank you.','oncePerDays':14}",
                 "{'do':'reply','template':'visits','oncePerDays':7}",
                 "{'do':'reply','template':'visits','timesADay':3,'key':'documents','quotes':true,'copies':['a@x.example'],'aliases':['c@x.example'],"
-                        + "'from':'b@x.example','inConversations':true}",
+                        + "'from':'b@x.example','inConversations':true,'keepsUnanswered':true}",
                 "{'do':'reply','template':'visits','oncePerDays':7,'answersTo':{'part':'reply to'}}",
                 "{'do':'reply','template':'visits','oncePerDays':7,"
                         + "'answersTo':{'part':'text','pattern':'a (b@c)','forms':['form@x.example']}}",

@@ -111,6 +111,10 @@ class RuleBookJsonTest {
         assertThat(refused.getMessage()).startsWith("line 2, column");
     }
 
+    private static final String ADDED_LATER = """
+            {"id":"r","version":1,"name":"r","picksOut":{"everything":true},"ending":"continue","on":true,
+             "does":[{"do":"reply","text":"Thank you.","keepsUnanswered":true}]}""";
+
     /** Every member the reader knows stands in the published schema, and the other way round. */
     @Test
     void thePublishedSchemaNamesTheMembersThatAreWritten() {
@@ -121,6 +125,7 @@ class RuleBookJsonTest {
                 definition -> definition.path("properties").propertyNames().forEach(known::add));
         List<String> written = new ArrayList<>();
         collect(RuleBookJson.write(RuleBookJson.read(resource("/rulebook/version-1.json"))), written);
+        collect(RuleBookJson.write(RuleBookJson.readRule(JSON.readTree(ADDED_LATER))), written);
         assertThat(new TreeSet<>(written)).isEqualTo(new TreeSet<>(known));
     }
 

@@ -5,13 +5,13 @@ import app.jubek.server.account.SignedIn;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.queue.DoneCount;
 import app.jubek.server.queue.Outbox;
-import app.jubek.server.queue.RuleUse;
+import app.jubek.server.step.DoneCount;
+import app.jubek.server.step.RuleUse;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,7 +25,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DeskController {
     private static final int LOOKED_BACK = 7;
-    private static final Duration WEEK = Duration.ofDays(7);
 
     private final Outbox outbox;
     private final Messages messages;
@@ -51,11 +50,17 @@ class DeskController {
 
     /**
      * @param lastVisit when the person last left the desk, if they ever did
-     * @param came messages of the last seven days that were decided
+     * @param came messages of the last seven days, today among them, that were decided
+     * @param days these days, the earliest first
      * @param done messages of these days that something was done with, by what it was
      * @param reminders messages to be looked at today or tomorrow, or within the last week
      */
-    record DeskView(Optional<LastVisit> lastVisit, int came, List<DoneCount> done, List<ReminderView> reminders) {}
+    record DeskView(
+            Optional<LastVisit> lastVisit,
+            int came,
+            List<DoneCount> done,
+            List<DeskDay> days,
+            List<ReminderView> reminders) {}
 
     /**
      * @param came messages that were decided since
@@ -69,17 +74,21 @@ class DeskController {
         Optional<LastVisit> lastVisit = visits.findById(new DeskVisitEntity.Key(who.id(), mailbox))
                 .map(DeskVisitEntity::at)
                 .map(at -> new LastVisit(at, messages.decidedSince(mailbox, at)));
-        Instant weekAgo = clock.instant().minus(WEEK);
+        ZoneId zone = mailboxes.find(mailbox).zone();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+        List<LocalDate> days =
+                today.minusDays(LOOKED_BACK - 1L).datesUntil(today.plusDays(1)).toList();
+        Instant since = days.get(0).atStartOfDay(zone).toInstant();
+        Map<Long, Instant> came = messages.decided(mailbox, since);
         return new DeskView(
                 lastVisit,
-                messages.decidedSince(mailbox, weekAgo),
-                outbox.doneSince(mailbox, weekAgo),
-                reminders(mailbox));
+                came.size(),
+                outbox.doneSince(mailbox, since),
+                DeskDay.of(days, zone, came, outbox.doneWith(mailbox, since)),
+                reminders(mailbox, today));
     }
 
-    private List<ReminderView> reminders(UUID mailbox) {
-        LocalDate today =
-                LocalDate.ofInstant(clock.instant(), mailboxes.find(mailbox).zone());
+    private List<ReminderView> reminders(UUID mailbox, LocalDate today) {
         List<Reminders.Remind> due = reminders.between(mailbox, today.minusDays(LOOKED_BACK), today.plusDays(1));
         Map<Long, MessageLine> lines = messages.lines(
                 mailbox, due.stream().map(Reminders.Remind::message).toList());

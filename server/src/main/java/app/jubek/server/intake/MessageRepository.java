@@ -47,6 +47,10 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
             "select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.receivedAt > :since and m.status = 'DECIDED'")
     int countDecided(UUID mailbox, Instant since);
 
+    @Query(
+            "select m.id, m.receivedAt from MessageEntity m where m.mailboxId = :mailbox and m.receivedAt > :since and m.status = 'DECIDED'")
+    List<Object[]> decided(UUID mailbox, Instant since);
+
     @Query("select m.id from MessageEntity m where m.mailboxId = :mailbox and m.status = 'SET_ASIDE'"
             + " and m.asideTried = false order by m.id desc")
     List<Long> untriedSetAside(UUID mailbox, Limit limit);

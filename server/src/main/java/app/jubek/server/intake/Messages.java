@@ -28,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
@@ -188,6 +189,13 @@ public class Messages implements StoredMail {
     @Transactional(readOnly = true)
     public int decidedSince(UUID mailbox, Instant since) {
         return messages.countDecided(mailbox, since);
+    }
+
+    /** When each of the messages came in that were decided, since an instant. */
+    @Transactional(readOnly = true)
+    public Map<Long, Instant> decided(UUID mailbox, Instant since) {
+        return messages.decided(mailbox, since).stream()
+                .collect(Collectors.toMap(row -> (Long) row[0], row -> (Instant) row[1]));
     }
 
     /** The ids of the messages since an instant that came to be here in one way. */

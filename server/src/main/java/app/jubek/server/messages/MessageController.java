@@ -12,7 +12,7 @@ import app.jubek.server.intake.StoredDecision;
 import app.jubek.server.intake.Whereabouts;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.queue.Outbox;
-import app.jubek.server.queue.StepView;
+import app.jubek.server.step.StepView;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;

@@ -12,7 +12,7 @@ import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.queue.FrozenMail;
 import app.jubek.server.queue.Outbox;
-import app.jubek.server.queue.StepView;
+import app.jubek.server.step.StepView;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

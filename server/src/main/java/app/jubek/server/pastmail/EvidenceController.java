@@ -1,6 +1,7 @@
 package app.jubek.server.pastmail;
 
 import app.jubek.core.rehearse.AllOrAny;
+import app.jubek.core.rehearse.Cautions;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rehearse.CriterionFigures;
 import app.jubek.core.rehearse.Evidence;
@@ -91,6 +92,7 @@ public class EvidenceController {
     /**
      * @param answered how many of the picked it would answer; empty when it answers nothing
      * @param shadows the rules that the edited one would keep from messages
+     * @param cautions about whom it hands mail to
      * @param warnings of the texts that are written in the rule itself
      * @param unfinished the actions that can't be carried out yet, which the rest leaves aside
      * @param presetEnding what the rule's ending is where it says none
@@ -108,6 +110,7 @@ public class EvidenceController {
             Optional<Difference> difference,
             Optional<AllOrAnyView> allOrAny,
             List<ShadowedView> shadows,
+            List<Statement> cautions,
             List<Statement> warnings,
             Statement readBack,
             List<Fault> unfinished,
@@ -139,6 +142,7 @@ public class EvidenceController {
                 difference(evidence, rule, window),
                 allOrAny(rule, window),
                 shadows(evidence, rule, window),
+                Cautions.of(evidence, window.mailbox().own()),
                 TextFaults.in(rule.steps().stream()
                         .flatMap(step -> step.ownTexts().stream())
                         .toList()),

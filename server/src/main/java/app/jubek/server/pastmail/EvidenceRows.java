@@ -11,7 +11,7 @@ import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.MessageResult;
 import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
-import app.jubek.server.queue.Work;
+import app.jubek.server.step.Work;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

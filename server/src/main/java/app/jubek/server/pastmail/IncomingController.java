@@ -13,7 +13,7 @@ import app.jubek.server.intake.MessageStatus;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.pastmail.WhatHappened.Happened;
 import app.jubek.server.queue.Outbox;
-import app.jubek.server.queue.StepView;
+import app.jubek.server.step.StepView;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;

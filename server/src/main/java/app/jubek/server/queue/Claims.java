@@ -19,6 +19,7 @@ import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -55,6 +56,7 @@ class Claims {
     private final JubekProperties properties;
     private final Nodes nodes;
     private final StepCounts counts;
+    private final AfterReply afterReply;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
@@ -66,11 +68,13 @@ class Claims {
             JubekProperties properties,
             Nodes nodes,
             StepCounts counts,
+            AfterReply afterReply,
             TransactionTemplate transaction,
             Clock clock) {
         this.transaction = transaction;
         this.nodes = nodes;
         this.counts = counts;
+        this.afterReply = afterReply;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
@@ -180,6 +184,7 @@ class Claims {
             step.become(StepState.HELD, why(hold.reason(), step));
         } else if (verdict instanceof Clearance.Verdict.Withhold withhold) {
             step.settle(StepState.WITHHELD, why(withhold.reason(), step), clock.instant());
+            afterReply.notGiven(step);
         }
         counts.changed(step);
         steps.save(step);
@@ -262,9 +267,7 @@ class Claims {
         counts.settled(step);
         boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
         if (step.kind().handsOver() && !alreadyBack) {
-            StepEntity back = new StepEntity(
-                            step.mailboxId(), step.messageId(), Work.BRING_BACK, 1_000, "{}", clock.instant())
-                    .by(step.ruleId(), step.ruleVersion(), step.ruleName(), 0);
+            StepEntity back = StepEntity.bringingBack(step, clock.instant());
             back.become(StepState.READY, StepNote.NOT_HANDED_ON_TO.with(step.recipient()));
             steps.save(back);
         }

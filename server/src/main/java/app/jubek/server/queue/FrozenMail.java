@@ -5,6 +5,7 @@ import app.jubek.core.outgoing.Redirected;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.folders.StoredMail;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.step.Work;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;

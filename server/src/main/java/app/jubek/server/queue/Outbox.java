@@ -1,32 +1,30 @@
 package app.jubek.server.queue;
 
-import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.ByteSource;
-import app.jubek.core.outgoing.Composed;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.AfterAnswer;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
-import app.jubek.core.plan.StepNote;
-import app.jubek.core.safety.ReplyHistory;
-import app.jubek.core.step.Step;
+import app.jubek.core.review.Unanswered;
+import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.StepState;
 import app.jubek.core.text.Budget;
-import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.platform.Refused;
-import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
+import app.jubek.server.step.DoneCount;
+import app.jubek.server.step.RuleUse;
+import app.jubek.server.step.StepView;
+import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -38,23 +36,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Outbox {
     private final StepRepository steps;
+    private final StepMaker maker;
+    private final StepActs acts;
     private final StepContent bytes;
-    private final ForwardInstead forwards;
-    private final StoredReplyHistory history;
     private final Signals signals;
     private final Clock clock;
 
-    Outbox(
-            StepRepository steps,
-            StepContent bytes,
-            ForwardInstead forwards,
-            StoredReplyHistory history,
-            Signals signals,
-            Clock clock) {
+    Outbox(StepRepository steps, StepMaker maker, StepActs acts, StepContent bytes, Signals signals, Clock clock) {
         this.steps = steps;
+        this.maker = maker;
+        this.acts = acts;
         this.bytes = bytes;
-        this.forwards = forwards;
-        this.history = history;
         this.signals = signals;
         this.clock = clock;
     }
@@ -77,67 +69,31 @@ public class Outbox {
     /** Stores the plan and wakes the workers after the commit; to be called inside the transaction that decided. */
     @Transactional
     public void plan(Plan plan) {
+        StepMaker.Subject subject =
+                new StepMaker.Subject(plan.mailbox(), plan.message(), plan.original(), plan.composer());
+        AfterAnswer answer = AfterAnswer.of(plan.planned(), plan.notDone());
         int position = 0;
         for (PlannedStep planned : plan.planned()) {
-            Made made = make(plan, planned, position++);
+            plan.budget().ask();
+            StepMaker.Made made = maker.make(subject, planned, position++);
             made.step().become(StepState.READY);
-            save(made);
-            noteAnswer(planned, made.step(), plan);
+            if (answer.isAwaitedBy(planned)) {
+                made.step().waitForReply();
+            }
+            maker.save(made, plan.original());
         }
         for (NotDone notDone : plan.notDone()) {
-            Made made = make(plan, notDone.planned(), position++);
+            plan.budget().ask();
+            StepMaker.Made made = maker.make(subject, notDone.planned(), position++);
             if (notDone.waits()) {
                 made.step().become(StepState.HELD, notDone.statement());
-                save(made);
-                if (made.composed().isPresent()) {
-                    noteAnswer(notDone.planned(), made.step(), plan);
-                }
+                maker.save(made, plan.original());
             } else {
                 made.step().settle(StepState.WITHHELD, notDone.statement(), clock.instant());
                 steps.save(made.step());
             }
         }
         wake(plan.mailbox());
-    }
-
-    /** A step and, of one that leaves, its bytes. */
-    private record Made(StepEntity step, Optional<Composed> composed) {}
-
-    private Made make(Plan plan, PlannedStep planned, int position) {
-        plan.budget().ask();
-        Work work = Work.of(planned);
-        String detail = RuleBookJson.write(planned.step()).toString();
-        StepEntity entity = new StepEntity(plan.mailbox(), plan.message(), work, position, detail, clock.instant())
-                .by(planned.rule().value(), planned.ruleVersion(), planned.ruleName(), planned.ordinal());
-        if (planned.sending().isEmpty()) {
-            boolean toOne = planned.step() instanceof Step.HandOn handOn
-                    && handOn.to().size() == 1
-                    && handOn.groups().isEmpty();
-            return new Made(
-                    toOne ? entity.to(((Step.HandOn) planned.step()).to().get(0).address()) : entity, Optional.empty());
-        }
-        Composed composed = plan.composer().compose(planned, plan.original(), clock.instant());
-        String sender =
-                composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
-        entity.leaving(composed.outgoing().recipient().address(), sender, composed.messageId());
-        return new Made(entity, Optional.of(composed));
-    }
-
-    private void save(Made made) {
-        steps.saveAndFlush(made.step());
-        made.composed().ifPresent(composed -> bytes.store(made.step().id(), ByteSource.of(composed.bytes())));
-    }
-
-    private void noteAnswer(PlannedStep planned, StepEntity step, Plan plan) {
-        if (step.kind() != Work.REPLY || !(planned.step() instanceof Step.Reply reply)) {
-            return;
-        }
-        history.note(new StoredReplyHistory.Answer(
-                plan.mailbox(),
-                step.id(),
-                ReplyHistory.key(planned.rule(), reply.options()),
-                ReplyHistory.senders(plan.original().message(), reply.options().to()),
-                clock.instant()));
     }
 
     private void wake(UUID mailbox) {
@@ -155,9 +111,7 @@ public class Outbox {
     public Map<Long, List<StepView>> ofMessages(UUID mailbox, Collection<Long> messages) {
         return messages.isEmpty()
                 ? Map.of()
-                : steps.ofMessages(mailbox, messages).stream()
-                        .map(Outbox::view)
-                        .collect(Collectors.groupingBy(StepView::message));
+                : views(steps.ofMessages(mailbox, messages)).stream().collect(Collectors.groupingBy(StepView::message));
     }
 
     /** Messages of which a step that was planned since an instant is in one of these states. */
@@ -172,7 +126,7 @@ public class Outbox {
         List<StepEntity> found = states.isEmpty()
                 ? steps.newest(mailbox, Limit.of(limit))
                 : steps.newestIn(mailbox, states, Limit.of(limit));
-        return found.stream().map(Outbox::view).toList();
+        return views(found);
     }
 
     /**
@@ -183,55 +137,25 @@ public class Outbox {
     @Transactional
     public StepView act(UUID mailbox, UUID id, StepView.Act act) {
         StepEntity step = steps.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
-        if (!acts(step).contains(act)) {
-            throw Refused.conflict(
-                    "The step is " + step.state().name().toLowerCase(java.util.Locale.ROOT)
-                            + " by now, so that can't be done any more.",
-                    Map.of());
-        }
-        switch (act) {
-            case DISCARD -> drop(step);
-            case FORWARD_INSTEAD -> {
-                forwards.plan(step);
-                step.settle(StepState.DISCARDED, StepNote.FORWARDED_INSTEAD.with(), clock.instant());
-                wake(mailbox);
-            }
-            default -> {
-                step.become(StepState.READY);
-                step.approve();
-                steps.postpone(step.id(), 0);
-                wake(mailbox);
-            }
-        }
-        signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
-        return view(steps.save(step));
+        acts.act(step, act, steps.unseenAmong(List.of(id)).contains(id));
+        steps.saveAndFlush(step);
+        wake(mailbox);
+        return views(List.of(step)).get(0);
     }
 
-    /** An answer that was held and is dropped was never given, so the sender may get another. */
-    private void drop(StepEntity step) {
-        if (step.state() == StepState.HELD) {
-            history.forget(step.id());
-        }
-        step.settle(StepState.DISCARDED, StepNote.DISCARDED_BY_PERSON.with(), clock.instant());
+    /** Answers that were withheld since an instant while the message was filed away, and that nobody has seen to. */
+    @Transactional(readOnly = true)
+    public List<StepView> unseen(UUID mailbox, Instant since, int limit) {
+        return views(steps.unseen(mailbox, since, Limit.of(limit)));
     }
 
-    private static List<StepView.Act> acts(StepEntity step) {
-        boolean overruled = reason(step).filter(Reason::mayBeOverruled).isPresent();
-        return switch (step.state()) {
-            case HELD ->
-                overruled ? List.of(StepView.Act.SEND_NOW, StepView.Act.DISCARD) : List.of(StepView.Act.DISCARD);
-            case FAILED ->
-                step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
-                        ? List.of(StepView.Act.FORWARD_INSTEAD, StepView.Act.DISCARD)
-                        : List.of(StepView.Act.TRY_AGAIN, StepView.Act.DISCARD);
-            case UNCERTAIN -> List.of(StepView.Act.TRY_AGAIN, StepView.Act.DISCARD);
-            default -> List.of();
-        };
-    }
-
-    private static Optional<Reason> reason(StepEntity step) {
-        return step.because()
-                .flatMap(why -> Arrays.stream(Reason.values()).filter(why::is).findFirst());
+    /** Of each rule that answers, how often it moved a message without its answer since an instant. */
+    @Transactional(readOnly = true)
+    public List<Unanswered> unanswered(UUID mailbox, Instant since) {
+        return steps.answersByRule(mailbox, since).stream()
+                .map(row -> new Unanswered(
+                        new RuleId((String) row[0]), ((Number) row[2]).intValue(), ((Number) row[1]).intValue()))
+                .toList();
     }
 
     /** What each rule did, as far as records go back; rules that never acted are left out. */
@@ -248,9 +172,7 @@ public class Outbox {
     /** Every answer to a sender, whatever became of it, newest first. */
     @Transactional(readOnly = true)
     public List<StepView> answersTo(UUID mailbox, String sender, int limit) {
-        return steps.answersTo(mailbox, sender.toLowerCase(java.util.Locale.ROOT), limit).stream()
-                .map(Outbox::view)
-                .toList();
+        return views(steps.answersTo(mailbox, sender.toLowerCase(Locale.ROOT), limit));
     }
 
     /** What came to an end since an instant, by kind. */
@@ -259,10 +181,23 @@ public class Outbox {
         return steps.doneSince(mailbox, since);
     }
 
-    /** How many steps of a mailbox wait for a person. */
+    /** What was done with each message, of what was planned since an instant. */
     @Transactional(readOnly = true)
-    public int needsPerson(UUID mailbox) {
-        return steps.countIn(mailbox, Set.of(StepState.HELD, StepState.FAILED, StepState.UNCERTAIN));
+    public Map<Long, Set<Work>> doneWith(UUID mailbox, Instant since) {
+        return steps.doneWith(mailbox, since).stream()
+                .collect(Collectors.groupingBy(
+                        row -> (Long) row[0], Collectors.mapping(row -> (Work) row[1], Collectors.toSet())));
+    }
+
+    /**
+     * How many steps of a mailbox wait for a person.
+     *
+     * @param since answers that were withheld earlier do not count
+     */
+    @Transactional(readOnly = true)
+    public int needsPerson(UUID mailbox, Instant since) {
+        return steps.countIn(mailbox, Set.of(StepState.HELD, StepState.FAILED, StepState.UNCERTAIN))
+                + steps.countUnseen(mailbox, since);
     }
 
     /** Bytes of what left for these messages are no longer needed; to be called inside a transaction. */
@@ -283,7 +218,18 @@ public class Outbox {
                 .toList();
     }
 
-    private static StepView view(StepEntity step) {
+    private List<StepView> views(List<StepEntity> found) {
+        List<UUID> withheld = found.stream()
+                .filter(step -> step.kind() == Work.REPLY && step.state() == StepState.WITHHELD)
+                .map(StepEntity::id)
+                .toList();
+        Set<UUID> unseen = withheld.isEmpty() ? Set.of() : steps.unseenAmong(withheld);
+        return found.stream()
+                .map(step -> view(step, unseen.contains(step.id())))
+                .toList();
+    }
+
+    private static StepView view(StepEntity step, boolean unseen) {
         return new StepView(
                 step.id(),
                 step.messageId(),
@@ -291,16 +237,16 @@ public class Outbox {
                 step.ruleVersion(),
                 step.ruleName(),
                 step.kind(),
-                StepDetail.statement(step),
+                step.statement(),
                 step.recipient(),
                 step.state(),
                 step.hasMail(),
                 step.because(),
-                reason(step).map(Reason::source).filter(source -> !source.isEmpty()),
+                StepActs.reason(step).map(Reason::source).filter(source -> !source.isEmpty()),
                 step.advice().map(Advice::with),
                 step.attempts(),
                 step.plannedAt(),
                 step.settledAt(),
-                acts(step));
+                StepActs.of(step, unseen));
     }
 }

@@ -1,9 +1,14 @@
 package app.jubek.server.queue;
 
 import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.PlannedPhrase;
+import app.jubek.core.plan.Reason;
+import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
+import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.statement.StatementJson;
+import app.jubek.server.step.Work;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -21,6 +26,9 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Table(name = "step")
 class StepEntity {
+    /** After all that rules do. */
+    private static final int LAST = 1_000;
+
     @Id
     private UUID id;
 
@@ -68,6 +76,8 @@ class StepEntity {
 
     private boolean approved;
     private boolean perhapsTwice;
+    private boolean attended;
+    private boolean afterReply;
 
     protected StepEntity() {}
 
@@ -81,6 +91,12 @@ class StepEntity {
         this.plannedAt = plannedAt;
         this.dueAt = Instant.EPOCH;
         this.state = StepState.PLANNED;
+    }
+
+    /** Back to the inbox, in the name of a step's rule. */
+    static StepEntity bringingBack(StepEntity of, Instant plannedAt) {
+        return new StepEntity(of.mailboxId, of.messageId, Work.BRING_BACK, LAST, "{}", plannedAt)
+                .by(of.ruleId, of.ruleVersion, of.ruleName, 0);
     }
 
     StepEntity by(String rule, int version, String name, int stepOrdinal) {
@@ -149,6 +165,16 @@ class StepEntity {
         settledAt = null;
     }
 
+    /** A person has dealt with what became of it. */
+    void attend() {
+        attended = true;
+    }
+
+    /** It is done once its rule's answer has left. */
+    void waitForReply() {
+        afterReply = true;
+    }
+
     UUID id() {
         return id;
     }
@@ -190,8 +216,17 @@ class StepEntity {
         return kind;
     }
 
-    String detail() {
-        return detail;
+    /** The rule's step that it carries out. */
+    Step asked() {
+        return RuleBookJson.readStep(detail);
+    }
+
+    Statement statement() {
+        return switch (kind) {
+            case BRING_BACK -> PlannedPhrase.BROUGHT_BACK.with();
+            case ANSWER_COPY -> PlannedPhrase.COPY_OF_REPLY_TO.with(recipient);
+            default -> asked().statement();
+        };
     }
 
     String recipient() {
@@ -222,6 +257,17 @@ class StepEntity {
 
     boolean isApproved() {
         return approved;
+    }
+
+    boolean isAttended() {
+        return attended;
+    }
+
+    /** Whether it was not done as a rule did not answer. */
+    boolean waitedForAnswerOf(String rule) {
+        return rule.equals(ruleId)
+                && state == StepState.WITHHELD
+                && Reason.NOT_ANSWERED.id().equals(reason);
     }
 
     boolean isPerhapsTwice() {

@@ -2,6 +2,9 @@ package app.jubek.server.queue;
 
 import app.jubek.core.step.StepState;
 import app.jubek.server.platform.SkipLocked;
+import app.jubek.server.step.DoneCount;
+import app.jubek.server.step.RuleUse;
+import app.jubek.server.step.Work;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -14,6 +17,13 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface StepRepository extends JpaRepository<StepEntity, UUID> {
+    /** An answer was withheld and the message filed away, and nobody has seen to it: no rule's answer went first. */
+    String UNSEEN = " from StepEntity s join MessageEntity m on m.id = s.messageId"
+            + " where s.kind = REPLY and s.state = WITHHELD and s.attended = false and s.reason <> 'SUPERSEDED'"
+            + " and m.goneAt is null and m.locatedFolder <> m.folder and exists ("
+            + "select 1 from StepEntity f where f.messageId = s.messageId and f.state = SENT"
+            + " and f.kind in (FILE, ARCHIVE, TRASH)) ";
+
     /**
      * The id of the next step that is due; steps in a folder are done one after the other for each message. A mailbox, a
      * rule and a recipient have so many steps under way at most, and the mailbox that has fewest comes first, so that none
@@ -32,11 +42,15 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             and (s.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) or not exists (
               select 1 from StepEntity e where e.messageId = s.messageId and e.position < s.position
               and e.kind not in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) and e.state in (READY, SENDING)
+              and e.afterReply = false
               and not (s.kind = BRING_BACK and e.kind in (FILE_ELSEWHERE, TRASH, DELETE))))
             and (s.kind not in (FILE_ELSEWHERE, TRASH, DELETE) or not exists (
               select 1 from StepEntity e where e.messageId = s.messageId
               and e.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)
               and e.state in (PLANNED, HELD, READY, SENDING, FAILED)))
+            and (s.afterReply = false or exists (
+              select 1 from StepEntity e where e.messageId = s.messageId and e.ruleId = s.ruleId
+              and e.kind = REPLY and e.state = SENT))
             order by (select count(*) from busy b where b.mailbox = s.mailboxId), s.dueAt, s.plannedAt, s.position
             limit 1""")
     Optional<UUID> nextDue(int ofMailbox, int ofRule, int toRecipient);
@@ -95,7 +109,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
     int countLeft(UUID mailbox, Instant since);
 
-    @Query("select new app.jubek.server.queue.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)"
+    @Query("select new app.jubek.server.step.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)"
             + " from StepEntity s where s.mailboxId = :mailbox and s.state in ('SENT', 'UNCERTAIN', 'UNDONE')"
             + " group by s.ruleId")
     List<RuleUse> uses(UUID mailbox);
@@ -104,10 +118,14 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " and s.state = 'WITHHELD' and s.reason = :reason group by s.ruleId")
     List<Object[]> withheldByRule(UUID mailbox, String reason);
 
-    @Query("select new app.jubek.server.queue.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s"
+    @Query("select new app.jubek.server.step.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s"
             + " where s.mailboxId = :mailbox and s.settledAt > :since and s.state in ('SENT', 'UNCERTAIN')"
             + " group by s.kind")
     List<DoneCount> doneSince(UUID mailbox, Instant since);
+
+    @Query("select s.messageId, s.kind from StepEntity s where s.mailboxId = :mailbox and s.plannedAt > :since"
+            + " and s.state in ('SENT', 'UNCERTAIN')")
+    List<Object[]> doneWith(UUID mailbox, Instant since);
 
     @Query("select s from StepEntity s where s.mailboxId = :mailbox"
             + " order by s.plannedAt desc, s.messageId desc, s.position desc")
@@ -130,6 +148,27 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select distinct s.messageId from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
             + " and s.plannedAt >= :since")
     Set<Long> messagesIn(UUID mailbox, Collection<StepState> states, Instant since);
+
+    @Query("select s.id" + UNSEEN + "and s.id in :ids")
+    Set<UUID> unseenAmong(Collection<UUID> ids);
+
+    @Query("select s" + UNSEEN + "and s.mailboxId = :mailbox and s.plannedAt >= :since order by s.plannedAt desc, s.id")
+    List<StepEntity> unseen(UUID mailbox, Instant since, Limit limit);
+
+    @Query("select count(s)" + UNSEEN + "and s.mailboxId = :mailbox and s.plannedAt >= :since")
+    int countUnseen(UUID mailbox, Instant since);
+
+    /** Of each rule that answers, how many answers it planned, and how many of them were withheld and the message moved. */
+    @Query("select s.ruleId, count(distinct s.messageId), count(distinct case when s.state = WITHHELD"
+            + " and s.reason <> 'SUPERSEDED' and exists (select 1 from StepEntity f where f.messageId = s.messageId"
+            + " and f.ruleId = s.ruleId and f.state = SENT and f.kind in (FILE, ARCHIVE, TRASH))"
+            + " then s.messageId end) from StepEntity s where s.mailboxId = :mailbox and s.kind = REPLY"
+            + " and s.plannedAt >= :since group by s.ruleId")
+    List<Object[]> answersByRule(UUID mailbox, Instant since);
+
+    @Query("select s from StepEntity s where s.messageId = :message and s.ruleId = :rule and s.afterReply = true"
+            + " and s.state = READY")
+    List<StepEntity> waitingForReply(long message, String rule);
 
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
 

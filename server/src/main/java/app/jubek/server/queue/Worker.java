@@ -125,22 +125,21 @@ class Worker {
         long message = step.messageId();
         switch (step.kind()) {
             case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
-            case MARK -> imap.mark(mailbox, message, (Step.Mark) StepDetail.step(step));
+            case MARK -> imap.mark(mailbox, message, (Step.Mark) step.asked());
             case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());
-            case COPY -> copy(claim, ((Step.Copy) StepDetail.step(step)).target());
+            case COPY -> copy(claim, ((Step.Copy) step.asked()).target());
             case FILE -> imap.file(mailbox, message, into(step), claim.isRepeated());
             case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(step), claim.isRepeated());
             case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
             case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
             case DELETE -> imap.delete(mailbox, message, claim.isRepeated());
-            case NOTIFY ->
-                notices.show(mailbox.id(), message, step.ruleName(), ((Step.Notify) StepDetail.step(step)).sound());
+            case NOTIFY -> notices.show(mailbox.id(), message, step.ruleName(), ((Step.Notify) step.asked()).sound());
             default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
         }
     }
 
     private static TargetFolder into(StepEntity step) {
-        return ((Step.File) StepDetail.step(step)).target();
+        return ((Step.File) step.asked()).target();
     }
 
     private void copy(Claims.Claim claim, TargetFolder into) throws MessagingException {

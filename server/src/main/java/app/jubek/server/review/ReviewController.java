@@ -8,8 +8,10 @@ import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.queue.Outbox;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -23,9 +25,13 @@ import tools.jackson.databind.JsonNode;
 /** What is amiss in the rules. */
 @RestController
 class ReviewController {
-    private final PastMail pastMail;
+    private static final Duration LATELY = Duration.ofDays(30);
 
-    ReviewController(PastMail pastMail) {
+    private final PastMail pastMail;
+    private final Outbox outbox;
+
+    ReviewController(PastMail pastMail, Outbox outbox) {
+        this.outbox = outbox;
         this.pastMail = pastMail;
     }
 
@@ -66,12 +72,13 @@ class ReviewController {
                 .orElseThrow(Refused::notFound);
     }
 
-    private static Stream<Finding> findings(PastMail.Window window) {
+    private Stream<Finding> findings(PastMail.Window window) {
         return Review.of(
                 window.book(),
                 window.past(),
                 window.mailbox().own(),
-                window.mailbox().opening())
+                window.mailbox().opening(),
+                outbox.unanswered(window.mailbox().id(), window.now().minus(LATELY)))
                 .stream();
     }
 

@@ -10,6 +10,7 @@ import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
+import app.jubek.server.step.Work;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -27,6 +27,7 @@ import app.jubek.server.notice.Notices;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
+import app.jubek.server.step.Work;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.time.Instant;

@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.step;
 
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
@@ -36,11 +36,14 @@ public record StepView(
         Optional<Instant> settledAt,
         List<Act> acts) {
 
-    /** What a person may do with a step that waits or has failed. */
+    /** What a person may do with a step that waits, has failed, or was withheld. */
     public enum Act {
         SEND_NOW,
         TRY_AGAIN,
         FORWARD_INSTEAD,
+        ANSWER_ANYWAY,
+        BRING_BACK,
+        LEAVE,
         DISCARD
     }
 }

@@ -7,10 +7,10 @@ import { LookingThrough } from '../../mailbox';
 import { Stream, stream, useCourseFigures, useRuleBook } from '../../rules';
 
 const DAYS = 7;
-const SHOWN = 10;
+const SHOWN = 8;
 
-/** All mail of the last days, and how much each rule picks. */
-export function Week() {
+/** The stream: all mail of the last days, and how much of it each of today's rules takes. */
+export function ByRule() {
   const book = useRuleBook();
   const figures = useCourseFigures(book.data?.version, DAYS);
   const picked = new Map((figures.data?.rules ?? []).map((r) => [r.rule, r.picked]));
@@ -20,8 +20,8 @@ export function Week() {
   const parts = taking.slice(0, SHOWN);
   const names = new Map(rules.map((rule) => [rule.id, rule.name]));
   return (
-    <section aria-label="The last 7 days">
-      <h2 className="mb-1.5 font-bold">The last 7 days</h2>
+    <section aria-label="By today’s rules">
+      <h2 className="mb-1.5 font-bold">By today’s rules</h2>
       {figures.isError && (
         <Trouble text={problemText(figures.error)} onRetry={() => void figures.refetch()} />
       )}
@@ -37,9 +37,7 @@ export function Week() {
       )}
       {figures.data && rules.length > 0 && (
         <>
-          <p className="mb-1 text-sm text-ink2">
-            {counted(window, 'message')} came in. What today’s rules do with them:
-          </p>
+          <p className="mb-1 text-sm text-ink2">What they do with the mail of the last 7 days:</p>
           <div className="flex">
             <Stream parts={parts} window={window} />
             <ul className="min-w-0 grow">

@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.step;
 
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Sending;
@@ -39,12 +39,12 @@ public enum Work {
     }
 
     /** Whether somebody else is to deal with the message, so that it has to come back when that fails. */
-    boolean handsOver() {
+    public boolean handsOver() {
         return this == FORWARD || this == REDIRECT;
     }
 
     /** Whether it may only go where mail may be handed on to. */
-    boolean handsOn() {
+    public boolean handsOn() {
         return handsOver() || this == ANSWER_COPY;
     }
 }

@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.step;
 
 import java.time.Instant;
 
@@ -9,7 +9,7 @@ import java.time.Instant;
  * @param superseded messages whose answer an earlier rule gave
  */
 public record RuleUse(String rule, long messages, Instant last, long superseded) {
-    RuleUse with(long overtakenOnes) {
+    public RuleUse with(long overtakenOnes) {
         return new RuleUse(rule, messages, last, overtakenOnes);
     }
 }

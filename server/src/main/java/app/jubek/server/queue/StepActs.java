@@ -1,0 +1,132 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.plan.Advice;
+import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.StepNote;
+import app.jubek.core.step.StepState;
+import app.jubek.server.platform.Refused;
+import app.jubek.server.replyhistory.StoredReplyHistory;
+import app.jubek.server.step.StepView.Act;
+import app.jubek.server.step.Work;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What a person may do with a step, and does. */
+@Component
+class StepActs {
+    private final StepRepository steps;
+    private final ForwardInstead forwards;
+    private final AnswerAnyway answers;
+    private final AfterReply afterReply;
+    private final StoredReplyHistory history;
+    private final Clock clock;
+
+    StepActs(
+            StepRepository steps,
+            ForwardInstead forwards,
+            AnswerAnyway answers,
+            AfterReply afterReply,
+            StoredReplyHistory history,
+            Clock clock) {
+        this.steps = steps;
+        this.forwards = forwards;
+        this.answers = answers;
+        this.afterReply = afterReply;
+        this.history = history;
+        this.clock = clock;
+    }
+
+    /**
+     * @param unseen whether it is an answer that was withheld while its message left the inbox
+     */
+    static List<Act> of(StepEntity step, boolean unseen) {
+        return switch (step.state()) {
+            case HELD ->
+                reason(step).filter(Reason::mayBeOverruled).isPresent()
+                        ? List.of(Act.SEND_NOW, Act.DISCARD)
+                        : List.of(Act.DISCARD);
+            case FAILED ->
+                step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
+                        ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
+                        : List.of(Act.TRY_AGAIN, Act.DISCARD);
+            case UNCERTAIN -> List.of(Act.TRY_AGAIN, Act.DISCARD);
+            case WITHHELD -> ofWithheld(step, unseen);
+            default -> List.of();
+        };
+    }
+
+    private static List<Act> ofWithheld(StepEntity step, boolean unseen) {
+        if (step.kind() != Work.REPLY || step.isAttended()) {
+            return List.of();
+        }
+        List<Act> acts = new ArrayList<>();
+        if (reason(step).filter(Reason::mayBeAnsweredAnyway).isPresent()) {
+            acts.add(Act.ANSWER_ANYWAY);
+        }
+        if (unseen) {
+            acts.add(Act.BRING_BACK);
+            acts.add(Act.LEAVE);
+        }
+        return acts;
+    }
+
+    static Optional<Reason> reason(StepEntity step) {
+        return step.because()
+                .flatMap(why -> Arrays.stream(Reason.values()).filter(why::is).findFirst());
+    }
+
+    /**
+     * @throws Refused when the step is no longer in a state for it
+     */
+    void act(StepEntity step, Act act, boolean unseen) {
+        if (!of(step, unseen).contains(act)) {
+            throw Refused.conflict(
+                    "The step is " + step.state().name().toLowerCase(Locale.ROOT)
+                            + " by now, so that can't be done any more.",
+                    Map.of());
+        }
+        switch (act) {
+            case DISCARD -> drop(step);
+            case FORWARD_INSTEAD -> {
+                forwards.plan(step);
+                step.settle(StepState.DISCARDED, StepNote.FORWARDED_INSTEAD.with(), clock.instant());
+            }
+            case ANSWER_ANYWAY -> {
+                answers.plan(step);
+                step.attend();
+            }
+            case BRING_BACK -> {
+                bringBack(step);
+                step.attend();
+            }
+            case LEAVE -> step.attend();
+            case SEND_NOW, TRY_AGAIN -> {
+                step.become(StepState.READY);
+                step.approve();
+                steps.postpone(step.id(), 0);
+            }
+            default -> throw new IllegalArgumentException("no such act");
+        }
+    }
+
+    /** An answer that was held and is dropped was never given, so the sender may get another. */
+    private void drop(StepEntity step) {
+        if (step.state() == StepState.HELD) {
+            history.forget(step.id());
+        }
+        step.settle(StepState.DISCARDED, StepNote.DISCARDED_BY_PERSON.with(), clock.instant());
+        afterReply.notGiven(step);
+    }
+
+    private void bringBack(StepEntity answer) {
+        StepEntity back = StepEntity.bringingBack(answer, clock.instant());
+        back.become(StepState.READY, StepNote.BROUGHT_BACK_BY_PERSON.with());
+        steps.save(back);
+    }
+}

@@ -1,0 +1,86 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useDrafts } from '../../drafts';
+import { useToday } from '../../mailbox';
+import { useRuleBook } from '../../rules';
+import { useDocuments, useTemplates } from '../../templates';
+import { byWhen, documentsDue, lookAgain, soon } from '../model';
+import { useDesk } from '../queries';
+
+/** What is due, begins or ends soon, and what is not finished. */
+export function ComingUp() {
+  const today = useToday();
+  const rules = useRuleBook().data?.document.rules ?? [];
+  const reminders = useDesk().data?.reminders ?? [];
+  const changes = soon(rules, today);
+  const templates = lookAgain(useTemplates().data?.templates ?? [], today);
+  const documents = documentsDue(useDocuments().data ?? [], today);
+  const begun = [...(useDrafts().data?.keys() ?? [])];
+  const nothing =
+    reminders.length + changes.length + templates.length + documents.length + begun.length === 0;
+  return (
+    <section aria-label="Coming up">
+      <h2 className="mb-1.5 font-bold">Coming up</h2>
+      {nothing && (
+        <p className="text-ink2">
+          Nothing is due. Reminders, rules that begin or end, and templates to be checked are listed here.
+        </p>
+      )}
+      <ul>
+        {reminders.map(({ message, day }) => (
+          <Due key={`look ${message.id}`} when={byWhen(day, today)}>
+            <Link className="font-semibold hover:underline" to={`/incoming/${message.id}`}>
+              <bdi>{message.subject || '(no subject)'}</bdi>
+            </Link>
+            <span className="block text-sm text-ink2">
+              reminder, from <bdi>{message.sender}</bdi>
+            </span>
+          </Due>
+        ))}
+        {changes.map(({ rule, when, words }) => (
+          <Due key={rule.id} when={when}>
+            <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
+              {rule.name}
+            </Link>{' '}
+            {words}
+          </Due>
+        ))}
+        {templates.map((template) => (
+          <Due key={template.id} when="check">
+            The template{' '}
+            <Link className="font-semibold hover:underline" to="/templates">
+              {template.written.name}
+            </Link>{' '}
+            is due to be checked
+          </Due>
+        ))}
+        {documents.map((document) => (
+          <Due key={document.id} when="check">
+            The document{' '}
+            <Link className="font-semibold hover:underline" to="/templates">
+              {document.fileName}
+            </Link>{' '}
+            is due to be checked
+          </Due>
+        ))}
+        {begun.map((id) => (
+          <Due key={id} when="draft">
+            <Link className="font-semibold hover:underline" to={`/rules/${id}`}>
+              {rules.find((rule) => rule.id === id)?.name ?? 'A new rule'}
+            </Link>{' '}
+            has changes that are not saved
+          </Due>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Due({ when, children }: { when: string; children: ReactNode }) {
+  return (
+    <li className="grid grid-cols-[104px_minmax(0,1fr)] gap-2 border-t border-line py-1.5">
+      <b>{when}</b>
+      <span className="min-w-0 break-words">{children}</span>
+    </li>
+  );
+}
