@@ -1082,7 +1082,8 @@ export interface components {
             /** Format: int32 */
             days: number;
             /** Format: int64 */
-            message: number;
+            message?: number;
+            sample?: components["schemas"]["SampleMessage"];
             step?: components["schemas"]["Step"];
         };
         AsReceivedView: {
@@ -1331,6 +1332,7 @@ export interface components {
         };
         ExplainView: {
             done: components["schemas"]["Statement"][];
+            leaving: components["schemas"]["Leaving"][];
             notDone: components["schemas"]["NotDoneLine"][];
             rules: components["schemas"]["RuleLine"][];
             staysInInbox: boolean;
@@ -1460,6 +1462,13 @@ export interface components {
             at: string;
             /** Format: int32 */
             came: number;
+        };
+        Leaving: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP";
+            shown: components["schemas"]["AsReceived"];
+            text: string;
+            to: string;
         };
         Letter: {
             flagged: boolean;
@@ -1838,6 +1847,7 @@ export interface components {
             rule: string;
         };
         RuleLine: {
+            hits: string[];
             name: string;
             outcome: components["schemas"]["Statement"];
             picked: boolean;
@@ -1853,7 +1863,12 @@ export interface components {
             superseded: number;
         };
         SampleMessage: {
+            attachment?: string;
             from: string;
+            /** Format: date-time */
+            received?: string;
+            /** @enum {string} */
+            sentBy?: "AUTOMATICALLY" | "A_LIST" | "MASS_MAIL";
             subject: string;
             text: string;
             to: string;

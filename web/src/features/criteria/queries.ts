@@ -24,3 +24,21 @@ export function useCompletions(of: CompletionOf, typed: string) {
       ),
   });
 }
+
+/** The addresses of most past messages, with nothing typed yet. */
+export function useFrequent(of: 'SENDER' | 'RECIPIENT') {
+  const mailbox = useMailboxId();
+  const days = useEvidenceDays();
+  return useQuery({
+    queryKey: keys.completions(mailbox, days, of, ''),
+    enabled: mailbox !== '',
+    staleTime: 300_000,
+    retry: false,
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/completions', {
+          params: { path: { mailbox }, query: { of, typed: '', days } },
+        }),
+      ),
+  });
+}

@@ -18,6 +18,8 @@ export interface Around {
   picked: number[];
   /** Whether the rule moves the message out of the inbox by another action. */
   moves: boolean;
+  /** A message written on the spot, for when it picks none. */
+  sample: Schemas['SampleMessage'];
   /** How many it picks in the evidence period. */
   matches: number | undefined;
 }
@@ -27,6 +29,7 @@ export function aroundOf(
   draft: Draft,
   mailbox: Schemas['MailboxView'],
   evidence: Evidence | undefined,
+  sample: Schemas['SampleMessage'],
 ): Around {
   return {
     ownAddress: mailbox.address,
@@ -37,6 +40,7 @@ export function aroundOf(
     listed: values(draft.picksOut, (test) => !isAddress(test) || test.part !== 'sender'),
     picked: evidence?.rows.map((row) => row.id) ?? [],
     moves: draft.does.some((step) => MOVING.includes(step.do)),
+    sample,
     matches: evidence?.counts.picked,
   };
 }

@@ -5,19 +5,21 @@ import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 import type { Asked, Step } from './model';
 
+export type SeenOf = { message: number } | { sample: Schemas['SampleMessage'] };
+
 /** One message as it came in, as a forward of it and as a redirect of it would be seen. */
-export function useAsReceived(message: number | undefined, step: Step, open: boolean) {
+export function useAsReceived(of: SeenOf, step: Step, open: boolean) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: keys.asReceived(mailbox, days, message, step),
-    enabled: open && message !== undefined,
+    queryKey: keys.asReceived(mailbox, days, of, step),
+    enabled: open,
     retry: false,
     queryFn: () =>
       unwrap(
         api.POST('/api/mailboxes/{mailbox}/as-received', {
           params: { path: { mailbox } },
-          body: { message: message ?? 0, days, step },
+          body: { ...of, days, step },
         }),
       ),
   });

@@ -142,7 +142,7 @@ export function letterFor(
   draft: Draft,
   ownAddress: string,
   example: Schemas['Line'] | undefined,
-): { from: string; to: string; subject: string; text: string } {
+): Schemas['SampleMessage'] {
   const values = (part: string) =>
     draft.picksOut
       .map((i) => i.criterion)

@@ -16,14 +16,18 @@ export function picksOutInBrief(draft: Draft): string {
   return draft.everything ? 'every message' : criteriaInBrief(draft.picksOut);
 }
 
-/** One line for one step that is not being edited. */
-export function stepInBrief(step: Step): string {
+/**
+ * One line for one step that is not being edited.
+ *
+ * @param templates their names, by id
+ */
+export function stepInBrief(step: Step, templates: Map<string, string>): string {
   switch (step.do) {
     case 'forward':
     case 'redirect':
       return `to ${destinations(step).join(', ') || '…'}`;
     case 'reply':
-      return 'a reply';
+      return step.template === undefined ? 'a reply' : `reply “${templates.get(step.template) ?? '…'}”`;
     case 'file':
       return intoInBrief(step);
     case 'mark':

@@ -18,6 +18,7 @@ import {
   type ValuedTest,
 } from '../model';
 import type { CompletionOf } from '../queries';
+import { FromAddressBook } from './FromAddressBook';
 import { How } from './How';
 import { NumberValue } from './NumberValue';
 import { RemoveButton } from './RemoveButton';
@@ -110,20 +111,36 @@ function Values({
   if (isTrait(test)) {
     return <TraitChips test={test} onChange={set} />;
   }
+  const add = (more: string[], left: string) =>
+    onChange({ ...item, typing: left, criterion: added(test, more) as Criterion });
   return (
-    <ValueChips
-      label={`add a value to ${kindOf(test)}`}
-      values={test.values}
-      figures={figures?.values}
-      typing={item.typing}
-      isWords={!isAddress(test)}
-      {...(completes(test) ? { completes: completes(test) } : {})}
-      hint={hint(test)}
-      onTyping={(typing) => onChange({ ...item, typing })}
-      fault={(value) => valueFault(test, value)}
-      onAdd={(more, left) => onChange({ ...item, typing: left, criterion: added(test, more) as Criterion })}
-      onRemove={(gone) => set({ ...test, values: test.values.filter((_, i) => !gone.includes(i)) })}
-    />
+    <>
+      <ValueChips
+        label={`add a value to ${kindOf(test)}`}
+        values={test.values}
+        figures={figures?.values}
+        typing={item.typing}
+        isWords={!isAddress(test)}
+        {...(completes(test) ? { completes: completes(test) } : {})}
+        hint={hint(test)}
+        onTyping={(typing) => onChange({ ...item, typing })}
+        fault={(value) => valueFault(test, value)}
+        onAdd={add}
+        onRemove={(gone) => set({ ...test, values: test.values.filter((_, i) => !gone.includes(i)) })}
+      />
+      {isAddress(test) && test.how !== 'contains' && (
+        <FromAddressBook
+          of={test.part === 'sender' ? 'SENDER' : 'RECIPIENT'}
+          values={test.values}
+          onAdd={(addresses) => add(addresses, item.typing)}
+          onGroup={
+            test.part === 'sender' && test.values.length === 0 && !test.not
+              ? (name) => set({ part: 'group', how: 'is', values: [name] })
+              : undefined
+          }
+        />
+      )}
+    </>
   );
 }
 

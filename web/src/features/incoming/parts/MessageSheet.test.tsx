@@ -28,10 +28,11 @@ const message: Schemas['MessageDetails'] = {
   steps: [],
 };
 const explained: Schemas['ExplainView'] = {
-  rules: [{ rule: 'r', name: 'Visits', picked: true, outcome: said('picked') }],
+  rules: [{ rule: 'r', name: 'Visits', picked: true, outcome: said('picked'), hits: [] }],
   done: [said('marked read')],
   notDone: [{ step: said('replied to'), held: false, reason: said('it comes from a list') }],
   staysInInbox: true,
+  leaving: [],
 };
 
 beforeEach(() => {

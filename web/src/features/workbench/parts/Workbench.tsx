@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../../../api/client';
 import { Problem, problemText } from '../../../api/problem';
 import { Loading, Trouble } from '../../../ui/States';
 import { item, type Criterion } from '../../criteria';
@@ -84,6 +85,8 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
   const isNew = !rules.some((rule) => rule.id === draft.id);
   const problem = evidence.error instanceof Problem ? evidence.error : undefined;
   const faults = problem?.status === 422 ? problem.places : [];
+  const [written, setWritten] = useState<Schemas['SampleMessage']>();
+  const sample = written ?? letterFor(draft, mailbox.address, evidence.data?.example?.message);
   const drop = useDropDraft();
   const leave = useKept(draft, begin, kept);
   const leaveOut = (criterion: Criterion) =>
@@ -115,6 +118,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
               faults={faults}
               mailbox={mailbox}
               rules={rules.length + (isNew ? 1 : 0)}
+              sample={sample}
               onChange={setDraft}
             />
           </EditedRule>
@@ -127,7 +131,8 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
             error={evidence.error}
             isBehind={evidence.isPlaceholderData || (asked !== undefined && evidence.isPending)}
             counter={counter}
-            letter={letterFor(draft, mailbox.address, evidence.data?.example?.message)}
+            sample={sample}
+            onSample={setWritten}
             onCounter={setCounter}
             onRetry={() => void evidence.refetch()}
             onMore={() => evidence.isFetching || void evidence.fetchNextPage()}

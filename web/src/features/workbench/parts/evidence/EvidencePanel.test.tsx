@@ -55,7 +55,13 @@ const evidence: Evidence = {
 const asked = ask({ ...newDraft('r'), everything: true });
 
 function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
-  const acts = { onCounter: vi.fn(), onRetry: vi.fn(), onMore: vi.fn(), onLeaveOut: vi.fn() };
+  const acts = {
+    onCounter: vi.fn(),
+    onRetry: vi.fn(),
+    onMore: vi.fn(),
+    onLeaveOut: vi.fn(),
+    onSample: vi.fn(),
+  };
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
@@ -66,7 +72,7 @@ function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
           error={null}
           isBehind={false}
           counter="PICKED"
-          letter={{ from: '', to: '', subject: '', text: '' }}
+          sample={{ from: '', to: '', subject: '', text: '' }}
           {...acts}
           {...more}
         />

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Schemas } from '../../../../api/client';
 import { problemText } from '../../../../api/problem';
 import { count, counted } from '../../../../lib/numbers';
 import { Bars } from '../../../../ui/Bars';
@@ -10,7 +11,7 @@ import { LookingThrough } from '../../../mailbox';
 import type { Asked } from '../../model';
 import type { Counter, Evidence } from '../../queries';
 import { EvidenceList } from './EvidenceList';
-import { SampleMessage, type Letter } from './SampleMessage';
+import { SampleMessage } from './SampleMessage';
 import { Pinned } from './Pinned';
 
 const COUNTERS: { counter: Counter; text: string; key: keyof Evidence['counts'] }[] = [
@@ -30,7 +31,8 @@ interface Props {
   /** View belongs to an earlier state of the rule. */
   isBehind: boolean;
   counter: Counter;
-  letter: Letter;
+  sample: Schemas['SampleMessage'];
+  onSample: (sample: Schemas['SampleMessage']) => void;
   onCounter: (counter: Counter) => void;
   onRetry: () => void;
   /** More messages of the counter are to be listed. */
@@ -83,7 +85,8 @@ export function EvidencePanel(props: Props) {
         <SampleMessage
           asked={asked}
           order={props.order}
-          begin={props.letter}
+          sample={props.sample}
+          onChange={props.onSample}
           onClose={() => setWriting(false)}
         />
       ) : (

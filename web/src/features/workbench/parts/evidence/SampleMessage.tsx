@@ -1,66 +1,65 @@
-import { wouldBe } from '../../../incoming';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { Schemas } from '../../../../api/client';
 import { problemText } from '../../../../api/problem';
+import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
+import { Choice } from '../../../../ui/Choice';
 import { Trouble } from '../../../../ui/States';
-import { useSampleMessage } from '../../queries';
+import { wouldBe } from '../../../incoming';
 import type { Asked } from '../../model';
+import { useSampleMessage } from '../../queries';
+import { Leaving } from './Leaving';
 
-export interface Letter {
-  from: string;
-  to: string;
-  subject: string;
-  text: string;
-}
+type Sample = Schemas['SampleMessage'];
 
 interface Props {
   asked: Asked | undefined;
   order: number;
-  begin: Letter;
+  sample: Sample;
+  onChange: (sample: Sample) => void;
   onClose: () => void;
 }
 
-/** A message that never came, decided while it is written; nothing is done with it. */
-export function SampleMessage({ asked, order, begin, onClose }: Props) {
-  const [letter, setLetter] = useState(begin);
-  const [settled, setSettled] = useState(begin);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(letter), 150);
-    return () => clearTimeout(timer);
-  }, [letter]);
-  const decided = useSampleMessage(asked?.rule, order, settled);
-  const set = (change: Partial<Letter>) => setLetter({ ...letter, ...change });
+/** A message that never came, decided while it is written, with what would leave; nothing is done with it. */
+export function SampleMessage({ asked, order, sample, onChange, onClose }: Props) {
+  const decided = useSampleMessage(asked?.rule, order, useSettled(sample));
+  const set = (change: Partial<Sample>) => onChange({ ...sample, ...change });
   return (
-    <section aria-label="A sample message" className="border-b border-line bg-sheet px-3 py-2">
+    <section
+      aria-label="A sample message"
+      className="max-h-[70%] shrink-0 overflow-auto border-b border-line bg-sheet px-3 py-2"
+    >
       <div className="flex items-center gap-2">
         <h3 className="grow font-bold">A sample message</h3>
         <Button small look="quiet" onClick={onClose}>
           Close
         </Button>
       </div>
-      <div className="mt-1 grid grid-cols-[64px_minmax(0,1fr)_40px_minmax(0,1fr)] items-center gap-1.5 text-sm">
-        <Line label="from" value={letter.from} onChange={(from) => set({ from })} />
-        <Line label="to" value={letter.to} onChange={(to) => set({ to })} />
-        <label htmlFor="sample-subject" className="text-ink2">
-          subject
-        </label>
-        <input
-          id="sample-subject"
-          className="col-span-3 h-[26px] rounded border border-line2 bg-transparent px-1.5"
-          value={letter.subject}
-          onChange={(e) => set({ subject: e.target.value })}
-        />
-        <label htmlFor="sample-text" className="self-start text-ink2">
-          text
-        </label>
-        <textarea
-          id="sample-text"
-          rows={2}
-          className="col-span-3 rounded border border-line2 bg-transparent px-1.5 py-0.5"
-          value={letter.text}
-          onChange={(e) => set({ text: e.target.value })}
-        />
+      <div className="mt-1 grid grid-cols-[64px_minmax(0,1fr)_64px_minmax(0,1fr)] items-center gap-1.5 text-sm">
+        <Line label="from">
+          <Input id="sample-from" value={sample.from} onChange={(from) => set({ from })} />
+        </Line>
+        <Line label="to">
+          <Input id="sample-to" value={sample.to} onChange={(to) => set({ to })} />
+        </Line>
+        <Line label="subject">
+          <Input
+            id="sample-subject"
+            className="col-span-3"
+            value={sample.subject}
+            onChange={(subject) => set({ subject })}
+          />
+        </Line>
+        <Line label="text">
+          <textarea
+            id="sample-text"
+            rows={2}
+            className="col-span-3 rounded border border-line2 bg-transparent px-1.5 py-0.5"
+            value={sample.text}
+            onChange={(e) => set({ text: e.target.value })}
+          />
+        </Line>
+        <More sample={sample} onChange={onChange} />
       </div>
       {decided.isError && <Trouble text={problemText(decided.error)} />}
       {decided.data && <Decided view={decided.data} own={asked?.rule.id} />}
@@ -68,27 +67,100 @@ export function SampleMessage({ asked, order, begin, onClose }: Props) {
   );
 }
 
-function Line({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-}) {
+/** The message once typing has paused. */
+function useSettled(sample: Sample): Sample {
+  const [settled, setSettled] = useState(sample);
+  const written = JSON.stringify(sample);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(JSON.parse(written) as Sample), 150);
+    return () => clearTimeout(timer);
+  }, [written]);
+  return settled;
+}
+
+const SENT_BY: { value: NonNullable<Sample['sentBy']> | 'A_PERSON'; text: string }[] = [
+  { value: 'A_PERSON', text: 'by a person' },
+  { value: 'AUTOMATICALLY', text: 'automatically' },
+  { value: 'A_LIST', text: 'through a mailing list' },
+  { value: 'MASS_MAIL', text: 'as mass mail' },
+];
+
+/** How it was sent, what goes with it, and when it comes in. */
+function More({ sample, onChange }: { sample: Sample; onChange: (sample: Sample) => void }) {
   return (
     <>
-      <label htmlFor={`sample-${label}`} className="text-ink2">
+      <span className="text-ink2">sent</span>
+      <span>
+        <Choice
+          label="how it was sent"
+          value={sample.sentBy ?? 'A_PERSON'}
+          options={SENT_BY}
+          onChoose={(by) => onChange(withMember(sample, 'sentBy', by === 'A_PERSON' ? undefined : by))}
+        />
+      </span>
+      <Line label="comes in" id="received">
+        <input
+          id="sample-received"
+          type="datetime-local"
+          className="h-[26px] min-w-0 rounded border border-line2 bg-transparent px-1.5"
+          value={sample.received === undefined ? '' : local(sample.received)}
+          onChange={(e) =>
+            onChange(
+              withMember(
+                sample,
+                'received',
+                e.target.value ? new Date(e.target.value).toISOString() : undefined,
+              ),
+            )
+          }
+        />
+      </Line>
+      <Line label="attached" id="attachment">
+        <Input
+          id="sample-attachment"
+          placeholder="a file’s name, such as plan.pdf"
+          value={sample.attachment ?? ''}
+          onChange={(name) => onChange(withMember(sample, 'attachment', name || undefined))}
+        />
+      </Line>
+    </>
+  );
+}
+
+/** As the field writes it: 2026-12-03T10:00, in this browser's time. */
+function local(iso: string): string {
+  const at = new Date(iso);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+function Line({ label, id = label, children }: { label: string; id?: string; children: ReactNode }) {
+  return (
+    <>
+      <label htmlFor={`sample-${id}`} className="self-start pt-1 text-ink2">
         {label}
       </label>
-      <input
-        id={`sample-${label}`}
-        className="h-[26px] min-w-0 rounded border border-line2 bg-transparent px-1.5"
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      />
+      {children}
     </>
+  );
+}
+
+interface InputProps {
+  id: string;
+  value: string;
+  placeholder?: string;
+  className?: string;
+  onChange: (value: string) => void;
+}
+
+function Input({ id, value, placeholder, className = '', onChange }: InputProps) {
+  return (
+    <input
+      id={id}
+      className={`h-[26px] min-w-0 rounded border border-line2 bg-transparent px-1.5 ${className}`}
+      placeholder={placeholder}
+      value={value}
+      onChange={(e) => onChange(e.target.value)}
+    />
   );
 }
 
@@ -99,7 +171,8 @@ function Decided({ view, own }: { view: Schemas['ExplainView']; own: string | un
     <div role="status" className="mt-1.5 text-sm">
       {mine && (
         <p className={`first-letter:uppercase ${mine.picked ? 'text-moss' : 'text-ink2'}`}>
-          {mine.outcome.words}.
+          {mine.outcome.words}.{' '}
+          {mine.hits.length > 0 && <>It has {mine.hits.map((hit) => `“${hit}”`).join(', ')}.</>}
         </p>
       )}
       {others.length > 0 && (
@@ -109,6 +182,9 @@ function Decided({ view, own }: { view: Schemas['ExplainView']; own: string | un
         {wouldBe(view.done, view.notDone)}{' '}
         {view.staysInInbox ? 'It would stay in the inbox.' : 'It would leave the inbox.'}
       </p>
+      {view.leaving.map((one) => (
+        <Leaving key={`${one.kind} ${one.to}`} {...one} />
+      ))}
     </div>
   );
 }

@@ -62,6 +62,7 @@ function Panel({ begin, faults = [], more = {} }: PanelProps) {
         faults={faults}
         mailbox={mailbox}
         rules={3}
+        sample={{ from: '', to: '', subject: '', text: '' }}
         onChange={(changed) => {
           changes.push(changed);
           setDraft(changed);

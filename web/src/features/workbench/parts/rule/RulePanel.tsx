@@ -20,6 +20,7 @@ import { AllOrAny } from './AllOrAny';
 import { EveryMessage } from './EveryMessage';
 import { Part } from './Part';
 import { StepCard } from '../steps/StepCard';
+import { useTemplateNames } from '../../../templates';
 import { WhatTheySee } from '../steps/WhatTheySee';
 import { criteriaInBrief, picksOutInBrief, stepInBrief } from '../../summary';
 
@@ -30,14 +31,15 @@ interface Props {
   faults: { path: string; message: string }[];
   mailbox: Schemas['MailboxView'];
   rules: number;
+  sample: Schemas['SampleMessage'];
   onChange: (draft: Draft) => void;
 }
 
-export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onChange }: Props) {
+export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, sample, onChange }: Props) {
   const days = useEvidenceDays();
   const [open, setOpen] = useState('picks');
   const [deleting, setDeleting] = useState(false);
-  const around = aroundOf(draft, mailbox, evidence);
+  const around = aroundOf(draft, mailbox, evidence, sample);
   const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
   const setDoes = (does: Step[]) => onChange(withSteps(draft, does, evidence?.presetEnding));
   const meet = evidence
@@ -240,6 +242,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, onCh
 }
 
 function DoesInBrief({ does }: { does: Step[] }) {
+  const templates = useTemplateNames();
   if (does.length === 0) {
     return 'nothing yet';
   }
@@ -248,7 +251,7 @@ function DoesInBrief({ does }: { does: Step[] }) {
       {does.map((step, i) => (
         <span key={i} className="inline-flex items-center gap-1">
           {i > 0 && 'then '}
-          <Glyph of={happeningOf(step)} /> {stepInBrief(step)}
+          <Glyph of={happeningOf(step)} /> {stepInBrief(step, templates)}
         </span>
       ))}
     </span>

@@ -11,21 +11,24 @@ import type { Step } from '../../model';
 interface Props {
   step: Extract<Step, { to: string[] }>;
   messages: number[];
+  /** Seen where there are no messages. */
+  sample: Schemas['SampleMessage'];
   open: boolean;
   onClose: () => void;
   onForwardInstead: () => void;
 }
 
 /** A message of the evidence as its recipient would see it, forwarded and redirected, with what differs. */
-export function AsReceived({ step, messages, open, onClose, onForwardInstead }: Props) {
+export function AsReceived({ step, messages, sample, open, onClose, onForwardInstead }: Props) {
   const [at, setAt] = useState(0);
-  const seen = useAsReceived(messages[at], step, open);
+  const message = messages[at];
+  const seen = useAsReceived(message === undefined ? { sample } : { message }, step, open);
   return (
     <Sheet title="What recipients see" open={open} onClose={onClose} wide>
       <div className="mb-2 flex items-center gap-1">
         <span className="grow truncate text-sm text-ink2">
           {seen.data &&
-            `a past message, from ${seen.data.original.shown.sender}: ${seen.data.original.shown.subject}`}
+            `${message === undefined ? 'the sample message, as the rule picks no past one' : 'a past message'}, from ${seen.data.original.shown.sender}: ${seen.data.original.shown.subject}`}
         </span>
         <Button small look="quiet" disabled={at >= messages.length - 1} onClick={() => setAt(at + 1)}>
           Earlier

@@ -51,8 +51,13 @@ export function FolderStep({ step, around, onChange }: Props) {
         ))}
       </datalist>
       <OtherMailbox step={step} onChange={onChange} />
-      {folder !== '' && folder !== INBOX && !folders.includes(folder) && each === 'one' && (
+      {folder !== '' && folder.toUpperCase() !== INBOX && !folders.includes(folder) && each === 'one' && (
         <p className="mt-1 text-sm text-ink2">A new folder. It is created with the first message.</p>
+      )}
+      {folder.toUpperCase() === INBOX && step.mailbox === undefined && (
+        <p className="mt-1 text-sm text-clay">
+          Mail comes to the inbox by itself. To make sure that it stays, choose “keep it in the inbox”.
+        </p>
       )}
       <p className="mt-1.5 text-sm text-ink2">
         <Choice

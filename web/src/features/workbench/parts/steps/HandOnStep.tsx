@@ -114,7 +114,7 @@ export function HandOnStep({ step, around, onChange }: Props) {
             />
           )}
         </span>
-        <Button small look="quiet" disabled={around.picked.length === 0} onClick={() => setSeeing(true)}>
+        <Button small look="quiet" onClick={() => setSeeing(true)}>
           See what recipients see …
         </Button>
       </div>
@@ -122,6 +122,7 @@ export function HandOnStep({ step, around, onChange }: Props) {
       <AsReceived
         step={step}
         messages={around.picked}
+        sample={around.sample}
         open={seeing}
         onClose={() => setSeeing(false)}
         onForwardInstead={() => {

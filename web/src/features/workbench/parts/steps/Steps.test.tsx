@@ -19,6 +19,7 @@ const around: Around = {
   listed: [],
   picked: [7, 6],
   moves: false,
+  sample: { from: 'somebody@mailhaven.example', to: '', subject: 'permit', text: '' },
   matches: 42,
 };
 

@@ -37,11 +37,11 @@ public final class Completions {
     public record Completion(String value, int messages) {}
 
     /**
-     * @param typed at least two characters, of the beginning of a word
+     * @param typed at least two characters, of the beginning of a word; nothing at all for the addresses of most messages
      */
     public static List<Completion> of(Corpus.View past, Of what, String typed, OwnSide own) {
         String begun = Folding.fold(typed).strip();
-        if (begun.length() < 2) {
+        if (begun.isEmpty() ? what == Of.WORDS : begun.length() < 2) {
             return List.of();
         }
         Phrases phrases = new Phrases(own);
@@ -53,7 +53,7 @@ public final class Completions {
                 continue;
             }
             values(seen.message(), what, phrases).forEach((key, value) -> {
-                if (begins(key, begun)) {
+                if (begun.isEmpty() ? key.contains("@") : begins(key, begun)) {
                     counts.merge(key, 1, Integer::sum);
                     written.putIfAbsent(key, value);
                 }

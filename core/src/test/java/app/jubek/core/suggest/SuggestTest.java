@@ -101,6 +101,10 @@ class SuggestTest {
         mail("bo@school.example", "Two guided visits");
         assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.SENDER, "scho", Mails.VISITS))
                 .startsWith(new Completions.Completion("school.example", 2));
+        assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.SENDER, "", Mails.VISITS))
+                .as("nothing typed: those of most messages")
+                .isNotEmpty()
+                .allMatch(one -> one.value().contains("@"));
         assertThat(Completions.of(corpus.since(Instant.EPOCH), Completions.Of.WORDS, "GUID", Mails.VISITS))
                 .extracting(Completions.Completion::value)
                 .containsExactly("Guided", "Guided visit");

@@ -6,6 +6,7 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.account.Allowed;
+import app.jubek.server.folders.FolderNames;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.intake.StoredDecision;
@@ -17,6 +18,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,9 +34,11 @@ class MessageController {
     private final Messages messages;
     private final Outbox outbox;
     private final Whereabouts whereabouts;
+    private final FolderNames folders;
     private final ShownHtml shownHtml = new ShownHtml();
 
-    MessageController(Messages messages, Outbox outbox, Whereabouts whereabouts) {
+    MessageController(Messages messages, Outbox outbox, Whereabouts whereabouts, FolderNames folders) {
+        this.folders = folders;
         this.messages = messages;
         this.outbox = outbox;
         this.whereabouts = whereabouts;
@@ -55,10 +59,13 @@ class MessageController {
             Optional<Messages.Repeats> repeats,
             List<StepView> steps) {}
 
-    /** Folders that mail is known to lie in. */
+    /** The folders of the mailbox, and those that mail is known to lie in. */
     @GetMapping("/api/mailboxes/{mailbox}/folders")
     List<String> folders(@Allowed UUID mailbox) {
-        return whereabouts.folders(mailbox).stream().sorted().toList();
+        return Stream.concat(folders.of(mailbox).stream(), whereabouts.folders(mailbox).stream())
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     @GetMapping("/api/mailboxes/{mailbox}/messages/{id}")

@@ -7,17 +7,21 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.outgoing.Arrival;
 import app.jubek.core.outgoing.AsReceived;
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.reading.MessageReading;
 import app.jubek.core.reading.TraceFields;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Limits;
+import app.jubek.core.view.MessageContext;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.pastmail.SampleMessage;
+import app.jubek.server.platform.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Optional;
@@ -44,10 +48,13 @@ class HandingOnController {
     }
 
     /**
+     * @param message a past one
+     * @param sample one written on the spot, instead
      * @param step a forward or redirect of the edited rule; the other one is shown as it is by itself
      */
     record AsReceivedAsked(
-            long message,
+            Optional<Long> message,
+            Optional<SampleMessage> sample,
             int days,
             @Schema(ref = "#/components/schemas/Step") Optional<JsonNode> step) {}
 
@@ -61,8 +68,13 @@ class HandingOnController {
     @PostMapping("/api/mailboxes/{mailbox}/as-received")
     AsReceivedView asReceived(@Allowed UUID mailbox, @RequestBody AsReceivedAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
-        PastMessage past = window.past().message(window.place(asked.message()));
-        ByteSource bytes = messages.bytes(asked.message());
+        Optional<PastMessage> past = asked.message().map(id -> window.past().message(window.place(id)));
+        MessageContext context = past.map(found -> found.seen().context())
+                .orElseGet(() -> window.mailbox().contextOfInbox(AddressBook.empty(), window.now()));
+        ByteSource bytes = asked.message()
+                .map(messages::bytes)
+                .or(() -> asked.sample().map(made -> made.bytes(window.mailbox())))
+                .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
         ReadMessage message = read(bytes);
         Composer.Original original = new Composer.Original(message, bytes, TraceFields.digestBelow(bytes));
         Optional<Step> step =
@@ -72,8 +84,8 @@ class HandingOnController {
         AsReceived before = AsReceived.of(message);
         return new AsReceivedView(
                 seen(message, before),
-                seen(read(handedOn.bytes(window, past, original, forward)), before),
-                seen(read(handedOn.bytes(window, past, original, redirect)), before));
+                seen(read(handedOn.bytes(window, context, original, forward)), before),
+                seen(read(handedOn.bytes(window, context, original, redirect)), before));
     }
 
     private static Optional<Step.HandOn> of(Optional<Step> step, Class<? extends Step.HandOn> kind) {

@@ -4,6 +4,7 @@ import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.decide.Outcome;
+import app.jubek.core.explain.Hits;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rehearse.Evidence;
@@ -20,6 +21,7 @@ import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.pastmail.SampleMessage;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.preview.ComposedBeforehand;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Optional;
@@ -38,8 +40,10 @@ class ExplainController {
     private final PastMail pastMail;
     private final DecisionContexts contexts;
     private final AddressBooks people;
+    private final ComposedBeforehand composed;
 
-    ExplainController(PastMail pastMail, DecisionContexts contexts, AddressBooks people) {
+    ExplainController(PastMail pastMail, DecisionContexts contexts, AddressBooks people, ComposedBeforehand composed) {
+        this.composed = composed;
         this.pastMail = pastMail;
         this.contexts = contexts;
         this.people = people;
@@ -59,21 +63,30 @@ class ExplainController {
 
     /**
      * @param done what would be done, in order
+     * @param leaving what would leave for a message written on the spot, as its recipients would see it
      * @param notDone what would be held or withheld, and why
      */
-    record ExplainView(List<RuleLine> rules, List<Statement> done, List<NotDoneLine> notDone, boolean staysInInbox) {}
+    record ExplainView(
+            List<RuleLine> rules,
+            List<Statement> done,
+            List<NotDoneLine> notDone,
+            boolean staysInInbox,
+            List<ComposedBeforehand.Leaving> leaving) {}
 
     /** A step that would be held, or withheld, and why. */
     record NotDoneLine(Statement step, boolean held, Statement reason) {}
 
-    record RuleLine(String rule, String name, boolean picked, Statement outcome) {}
+    /**
+     * @param hits which of the phrases and addresses that it lists a message has that it picks
+     */
+    record RuleLine(String rule, String name, boolean picked, Statement outcome, List<String> hits) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/explain")
     ExplainView explain(@Allowed UUID mailbox, @RequestBody ExplainAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, LONGEST);
-        Optional<Decision> asInEvidence = asInEvidence(asked, mailbox);
+        Optional<ExplainView> asInEvidence = asInEvidence(asked, mailbox);
         if (asInEvidence.isPresent()) {
-            return view(asInEvidence.get());
+            return asInEvidence.get();
         }
         RuleBook book = asked.rule()
                 .filter(JsonNode::isObject)
@@ -87,11 +100,15 @@ class ExplainController {
         MessageContext context = seen.context().atArrival();
         Decision decision =
                 Engine.decide(CompiledBook.of(book), seen.message(), contexts.ofRehearsal(window.mailbox(), context));
-        return view(decision);
+        List<ComposedBeforehand.Leaving> leaving = asked.sample()
+                .map(made -> composed.of(
+                        window.mailbox(), seen.message(), made.bytes(window.mailbox()), decision, window.now()))
+                .orElse(List.of());
+        return view(decision, seen, leaving);
     }
 
     /** Of a draft's evidence, so that an opened message says what its line says. */
-    private Optional<Decision> asInEvidence(ExplainAsked asked, UUID mailbox) {
+    private Optional<ExplainView> asInEvidence(ExplainAsked asked, UUID mailbox) {
         if (asked.message().isEmpty() || asked.rule().filter(JsonNode::isObject).isEmpty()) {
             return Optional.empty();
         }
@@ -102,20 +119,22 @@ class ExplainController {
         return evidence.results().stream()
                 .filter(result -> result.message().id() == asked.message().get())
                 .findFirst()
-                .map(rehearsed::decision);
+                .map(result -> view(rehearsed.decision(result), result.message().seen(), List.of()));
     }
 
-    private static ExplainView view(Decision decision) {
+    private static ExplainView view(Decision decision, MessageView seen, List<ComposedBeforehand.Leaving> leaving) {
         return new ExplainView(
-                decision.trace().stream().map(ExplainController::line).toList(),
+                decision.trace().stream().map(outcome -> line(outcome, seen)).toList(),
                 decision.planned().stream().map(PlannedStep::statement).toList(),
                 decision.notDone().stream().map(ExplainController::line).toList(),
-                decision.staysInInbox());
+                decision.staysInInbox(),
+                leaving);
     }
 
-    private static RuleLine line(Outcome outcome) {
+    private static RuleLine line(Outcome outcome, MessageView seen) {
         Rule rule = outcome.rule();
-        return new RuleLine(rule.id().value(), rule.name(), outcome.isPicked(), outcome.statement());
+        List<String> hits = outcome.isPicked() ? Hits.of(rule.picksOut(), seen) : List.of();
+        return new RuleLine(rule.id().value(), rule.name(), outcome.isPicked(), outcome.statement(), hits);
     }
 
     private static NotDoneLine line(NotDone not) {

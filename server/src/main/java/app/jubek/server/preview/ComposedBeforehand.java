@@ -1,0 +1,61 @@
+package app.jubek.server.preview;
+
+import app.jubek.core.decide.Decision;
+import app.jubek.core.message.ByteSource;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.outgoing.AsReceived;
+import app.jubek.core.outgoing.Composer;
+import app.jubek.core.outgoing.Redirected;
+import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.reading.MessageReading;
+import app.jubek.core.reading.TraceFields;
+import app.jubek.core.step.Step;
+import app.jubek.core.step.StepKind;
+import app.jubek.core.text.Limits;
+import app.jubek.server.deciding.DecisionContexts;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.template.Documents;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Writes what would leave for a message, and reads it as its recipients would; nothing leaves. */
+@Component
+public class ComposedBeforehand {
+    private final DecisionContexts contexts;
+    private final Documents documents;
+    private final MessageReading reading = new MessageReading(Limits.standard());
+
+    ComposedBeforehand(DecisionContexts contexts, Documents documents) {
+        this.contexts = contexts;
+        this.documents = documents;
+    }
+
+    /** One message that would leave, as whoever gets it sees it. */
+    public record Leaving(StepKind kind, String to, AsReceived shown, String text) {}
+
+    public List<Leaving> of(Mailbox mailbox, ReadMessage message, ByteSource bytes, Decision decision, Instant now) {
+        Composer.Original original = new Composer.Original(message, bytes, TraceFields.digestBelow(bytes));
+        return decision.planned().stream()
+                .filter(planned -> planned.sending().isPresent())
+                .map(planned -> leaving(mailbox, planned, original, now))
+                .toList();
+    }
+
+    private Leaving leaving(Mailbox mailbox, PlannedStep planned, Composer.Original original, Instant now) {
+        ReadMessage read = reading.read(bytes(mailbox, planned, original, now).all());
+        return new Leaving(
+                planned.step().kind(),
+                planned.sending().orElseThrow().to().address(),
+                AsReceived.of(read),
+                String.join("\n\n", read.texts()));
+    }
+
+    /** The bytes that would arrive. */
+    ByteSource bytes(Mailbox mailbox, PlannedStep planned, Composer.Original original, Instant now) {
+        Composer composer = new Composer(mailbox.own(), contexts.hops(), mailbox.zone(), documents.bytes(mailbox.id()));
+        ByteSource composed =
+                ByteSource.of(composer.compose(planned, original, now).bytes());
+        return planned.step() instanceof Step.Redirect ? new Redirected(composed, original.bytes()) : composed;
+    }
+}
