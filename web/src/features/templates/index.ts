@@ -1,3 +1,4 @@
+export { OwnNote, OwnText } from './parts/OwnText';
 export { Templates } from './parts/Templates';
 export { useTemplateNames, useTemplates } from './queries';
 export { TemplateForm } from './parts/TemplateForm';

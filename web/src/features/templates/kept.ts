@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useMailboxId } from '../mailbox';
 import { sameText, type EditedTemplate, type TemplateText } from './model';
 
@@ -78,6 +78,7 @@ export function useKeptText(begin: EditedTemplate, isNew: boolean) {
     return draft && (isNew || draft.baseVersion === begin.baseVersion) ? draft : undefined;
   });
   const [written, setWritten] = useState(kept?.written ?? begin.written);
+  const brought = useRef(kept?.brought ?? []);
   const forget = () => {
     store(key(mailbox, name), undefined);
     setKept(undefined);
@@ -91,8 +92,18 @@ export function useKeptText(begin: EditedTemplate, isNew: boolean) {
       if (sameText(next, begin.written)) {
         forget();
       } else {
-        store(key(mailbox, name), { ...begin, written: next });
+        store(key(mailbox, name), { ...begin, written: next, brought: brought.current });
       }
+    },
+    /** A file was put in while it is edited. */
+    bring: (document: string) => {
+      brought.current = [...brought.current, document];
+    },
+    /** Files that were put in while it was edited and that what became of it does not need. */
+    leftOver: ({ documents, picture }: TemplateText): string[] => {
+      const left = brought.current.filter((id) => id !== picture && !documents.includes(id));
+      brought.current = [];
+      return left;
     },
     forget,
     discard: () => {

@@ -13,6 +13,8 @@ export interface EditedTemplate {
   id: string;
   baseVersion: number;
   written: TemplateText;
+  /** Files that were put in while it is edited. */
+  brought?: string[];
 }
 
 export const LANGUAGES = [

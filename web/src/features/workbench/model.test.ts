@@ -1,6 +1,16 @@
 import { expect, test } from 'vitest';
 import { item } from '../criteria';
-import { ask, begunDraft, draftOf, lacking, letterFor, newDraft, withSteps, type Draft } from './model';
+import {
+  ask,
+  begunDraft,
+  draftOf,
+  lacking,
+  letterFor,
+  newDraft,
+  withSteps,
+  type Draft,
+  trustingForm,
+} from './model';
 
 const words = (values: string[], typing = '') => ({
   ...item({ part: 'subject or text', how: 'contains', values }),
@@ -84,5 +94,17 @@ test('a sample message begins as the criteria say', () => {
     to: 'visits@ostrel-gardens.example',
     subject: 'guided visit',
     text: '',
+  });
+});
+
+test('a form that is trusted is answered at whom it names, beside those that were trusted before', () => {
+  const reply = { do: 'reply' as const, subject: '', text: 'Thank you.', oncePerDays: 7 };
+  const once = trustingForm({ ...newDraft('r'), does: [reply, { do: 'archive' }] }, 'noreply@forms.example');
+  expect(once.does).toMatchObject([
+    { text: 'Thank you.', answersTo: { part: 'text', forms: ['noreply@forms.example'] } },
+    { do: 'archive' },
+  ]);
+  expect(trustingForm(once, 'web@tickets.example').does[0]).toMatchObject({
+    answersTo: { forms: ['noreply@forms.example', 'web@tickets.example'] },
   });
 });

@@ -162,3 +162,20 @@ export function letterFor(
     text: '',
   };
 }
+
+/** What most web forms write in front of the address. */
+export const USUAL_IN_FORMS =
+  '(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+@[^\\s<>()\\[\\],;:]+)';
+
+/** The draft with its reply given to those whom mail of one more form names. */
+export function trustingForm(draft: Draft, form: string): Draft {
+  const does = draft.does.map((step): Step => {
+    if (step.do !== 'reply') {
+      return step;
+    }
+    const before = step.answersTo?.part === 'text' ? step.answersTo : undefined;
+    const forms = [...(before?.forms ?? []), form];
+    return { ...step, answersTo: { part: 'text', pattern: before?.pattern ?? USUAL_IN_FORMS, forms } };
+  });
+  return { ...draft, does };
+}

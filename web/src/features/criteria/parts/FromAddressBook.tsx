@@ -15,9 +15,12 @@ interface Props {
 export function FromAddressBook({ of, values, onAdd, onGroup }: Props) {
   const book = useAddressBook().data;
   const frequent = useFrequent(of).data?.completions ?? [];
-  const people = (book?.people ?? []).flatMap(({ written }) => {
-    const address = written.addresses[0] ?? '';
-    return address === '' || values.includes(address) ? [] : [{ address, text: written.name || address }];
+  const all = book?.people ?? [];
+  const isShared = (name: string) => all.filter(({ written }) => written.name === name).length > 1;
+  const people = all.flatMap(({ written: { name, addresses } }) => {
+    const address = addresses[0] ?? '';
+    const text = name === '' ? address : isShared(name) ? `${name} <${address}>` : name;
+    return address === '' || values.includes(address) ? [] : [{ address, text }];
   });
   const groups = book?.groups ?? [];
   return (

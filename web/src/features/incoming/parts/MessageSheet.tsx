@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
@@ -15,6 +15,8 @@ interface Props {
   id: number | undefined;
   /** A rule in the making, which is explained among the others. */
   draft?: Draft | undefined;
+  /** What else can be done about a message here. */
+  more?: ((view: Schemas['MessageDetails']) => ReactNode) | undefined;
   onClose: () => void;
 }
 
@@ -23,7 +25,7 @@ interface Draft {
   order: number;
 }
 
-export function MessageSheet({ id, draft, onClose }: Props) {
+export function MessageSheet({ id, draft, more, onClose }: Props) {
   const message = useMessage(id);
   return (
     <Sheet
@@ -35,12 +37,12 @@ export function MessageSheet({ id, draft, onClose }: Props) {
       {message.isError && (
         <Trouble text={problemText(message.error)} onRetry={() => void message.refetch()} />
       )}
-      {message.data && <Opened view={message.data} draft={draft} />}
+      {message.data && <Opened view={message.data} draft={draft} more={more} />}
     </Sheet>
   );
 }
 
-function Opened({ view, draft }: { view: Schemas['MessageDetails']; draft: Draft | undefined }) {
+function Opened({ view, draft, more }: Pick<Props, 'draft' | 'more'> & { view: Schemas['MessageDetails'] }) {
   return (
     <div className="grid gap-4">
       <div className="flex items-start gap-3">
@@ -70,6 +72,7 @@ function Opened({ view, draft }: { view: Schemas['MessageDetails']; draft: Draft
       {!draft && <StartHere id={view.line.id} />}
       <WhatHappened view={view} />
       <Explained id={view.line.id} draft={draft} />
+      {more?.(view)}
       <Body view={view} />
       {view.attachments.length > 0 && (
         <ul className="text-sm text-ink2">

@@ -21,6 +21,7 @@ const document = (id: string, fileName: string, usedBy: string[] = []): Document
 let kept: DocumentView[];
 let sent: { method: string; path: string }[];
 const chosen: string[] = [];
+const brought: string[] = [];
 
 const answer = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
@@ -55,6 +56,7 @@ function Chosen({ begin }: { begin: string[] }) {
     <DocumentList
       label="Attached documents"
       chosen={now}
+      onBrought={(id) => brought.push(id)}
       onChange={(next) => {
         chosen.splice(0, chosen.length, ...next);
         setNow(next);

@@ -12,11 +12,13 @@ interface Props {
   chosen: string[];
   /** Only pictures, and one of them at most. */
   picture?: boolean;
+  /** A new file was put in. */
+  onBrought: (document: string) => void;
   onChange: (chosen: string[]) => void;
 }
 
 /** Attached documents: from those kept, or put in here; each can be replaced . */
-export function DocumentList({ label, chosen, picture = false, onChange }: Props) {
+export function DocumentList({ label, chosen, picture = false, onBrought, onChange }: Props) {
   const documents = useDocuments();
   const put = usePutDocument();
   const file = useRef<HTMLInputElement>(null);
@@ -35,7 +37,12 @@ export function DocumentList({ label, chosen, picture = false, onChange }: Props
       const id = replacing ?? crypto.randomUUID();
       put
         .mutateAsync({ id, file: chosenFile })
-        .then(() => replacing === undefined && choose(id))
+        .then(() => {
+          if (replacing === undefined) {
+            onBrought(id);
+            choose(id);
+          }
+        })
         .catch(() => undefined);
     }
     if (file.current) {

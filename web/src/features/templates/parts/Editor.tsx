@@ -8,6 +8,7 @@ import { TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
+import { useRemoveDocument } from '../documents';
 import { useKeptText } from '../kept';
 import {
   edited,
@@ -51,7 +52,14 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
   };
   const saving = useSaveTemplate(kept.forget);
   const removal = useRemoveTemplate();
+  const removeDocument = useRemoveDocument();
   const done = useDone();
+  const tidy = (became: typeof written) =>
+    kept.leftOver(became).forEach((document) => removeDocument.mutate(document));
+  const discard = () => {
+    kept.discard();
+    tidy(begin.written);
+  };
   const isChanged = saved === undefined || !sameText(written, saved.written);
   const failed = saving.error ?? removal.error;
   const set = (changed: Partial<typeof written>) => kept.write({ ...latest.current, ...changed });
@@ -62,6 +70,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
       {
         onSuccess: (now) => {
           done.tell({ text: `“${now.written.name}” is saved as version ${now.version}.` });
+          tidy(now.written);
           onSaved(edited(now));
         },
       },
@@ -125,6 +134,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             label="Picture in the signature"
             picture
             chosen={written.picture === undefined ? [] : [written.picture]}
+            onBrought={kept.bring}
             onChange={([picture]) => kept.write(withMember(written, 'picture', picture))}
           />
         </div>
@@ -132,6 +142,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
           <DocumentList
             label="Attached documents"
             chosen={written.documents}
+            onBrought={kept.bring}
             onChange={(documents) => set({ documents })}
           />
         </div>
@@ -159,7 +170,7 @@ export function Editor({ begin, saved, fields, onSaved, onRemoved }: Props) {
             Save
           </Button>
           {isChanged && (isWorthKeeping(written) || saved) && (
-            <Button look="quiet" onClick={kept.discard}>
+            <Button look="quiet" onClick={discard}>
               Discard draft
             </Button>
           )}

@@ -23,7 +23,12 @@ export interface FieldTextProps {
   onChange: (text: string) => void;
 }
 
-const HIGH: Record<number, string> = { 1: 'min-h-8 py-1', 3: 'min-h-[74px] py-1.5', 11: 'min-h-56 py-1.5' };
+const HIGH: Record<number, string> = {
+  1: 'min-h-8 py-1',
+  3: 'min-h-[74px] py-1.5',
+  5: 'min-h-28 py-1.5',
+  11: 'min-h-56 py-1.5',
+};
 
 const PLAIN = StarterKit.configure({
   blockquote: false,

@@ -20,6 +20,7 @@ const MESSAGES = ['Guided visit', 'Class booking'].map((subject, id) => ({
 
 let templates: Schemas['TemplateView'][];
 let saved: unknown[];
+let removed: string[];
 let asked: { message: number; written: { text: string } }[];
 
 function template(more: Partial<Schemas['TemplateView']>): Schemas['TemplateView'] {
@@ -51,8 +52,16 @@ beforeEach(() => {
   templates = [];
   saved = [];
   asked = [];
-  vi.stubGlobal('fetch', async (request: Request) => {
+  removed = [];
+  vi.stubGlobal('fetch', async (request: Request | string) => {
+    if (typeof request === 'string') {
+      return answer({ id: 'x', fileName: 'plan.pdf', usedBy: [] });
+    }
     const { pathname } = new URL(request.url);
+    if (request.method === 'DELETE' && pathname.includes('/documents/')) {
+      removed.push(pathname.split('/').at(-1) ?? '');
+      return new Response(null, { status: 200 });
+    }
     if (pathname.endsWith('/messages/search')) {
       return answer({ messages: 2, found: 2, lines: MESSAGES });
     }
@@ -180,6 +189,24 @@ test('what is written and not saved is kept as a draft, said so, and discarded o
   fireEvent.click(screen.getByRole('button', { name: 'Discard draft' }));
   expect(screen.getByLabelText('Name of the template')).toHaveValue('Visits');
   expect(screen.getByText('No unsaved changes.')).toBeInTheDocument();
+});
+
+test('a file put in while a template is written goes with the draft that is discarded, and stays when it is saved', async () => {
+  templates = [template({})];
+  show();
+  const put = async () => {
+    fireEvent.change(await screen.findByLabelText('file for Attached documents'), {
+      target: { files: [new File(['x'], 'plan.pdf', { type: 'application/pdf' })] },
+    });
+    await screen.findByText('Not saved yet. Your draft is kept.');
+  };
+  await put();
+  fireEvent.click(screen.getByRole('button', { name: 'Discard draft' }));
+  await waitFor(() => expect(removed).toHaveLength(1));
+  await put();
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(saved).toHaveLength(1));
+  expect(removed).toHaveLength(1);
 });
 
 test('rich text alone is enough: the plain text follows it by itself', async () => {

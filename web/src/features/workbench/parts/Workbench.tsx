@@ -7,7 +7,7 @@ import { item, type Criterion } from '../../criteria';
 import { useDrafts, useDropDraft, useKeepDraft, type KeptDraft } from '../../drafts';
 import { useMailbox } from '../../mailbox';
 import { useRuleBook, type Rule } from '../../rules';
-import { ask, begunDraft, draftOf, letterFor, newDraft, type Draft } from '../model';
+import { ask, begunDraft, draftOf, letterFor, newDraft, trustingForm, type Draft } from '../model';
 import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './evidence/EvidencePanel';
 import { RulePanel } from './rule/RulePanel';
@@ -137,6 +137,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
             onRetry={() => void evidence.refetch()}
             onMore={() => evidence.isFetching || void evidence.fetchNextPage()}
             onLeaveOut={leaveOut}
+            onTrustForm={(form) => setDraft(trustingForm(draft, form))}
           />
         </div>
       </div>

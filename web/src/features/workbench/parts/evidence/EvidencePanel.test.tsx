@@ -61,6 +61,7 @@ function panel(more: Partial<Parameters<typeof EvidencePanel>[0]>) {
     onMore: vi.fn(),
     onLeaveOut: vi.fn(),
     onSample: vi.fn(),
+    onTrustForm: vi.fn(),
   };
   render(
     <QueryClientProvider client={new QueryClient()}>

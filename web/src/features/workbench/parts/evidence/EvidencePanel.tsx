@@ -13,6 +13,7 @@ import type { Counter, Evidence } from '../../queries';
 import { EvidenceList } from './EvidenceList';
 import { SampleMessage } from './SampleMessage';
 import { Pinned } from './Pinned';
+import { TrustForm } from './TrustForm';
 
 const COUNTERS: { counter: Counter; text: string; key: keyof Evidence['counts'] }[] = [
   { counter: 'PICKED', text: 'Picked', key: 'picked' },
@@ -38,6 +39,7 @@ interface Props {
   /** More messages of the counter are to be listed. */
   onMore: () => void;
   onLeaveOut: (criterion: Criterion) => void;
+  onTrustForm: (form: string) => void;
 }
 
 export function EvidencePanel(props: Props) {
@@ -138,6 +140,20 @@ export function EvidencePanel(props: Props) {
       <MessageSheet
         id={open}
         draft={asked && { rule: asked.rule, order: props.order }}
+        more={
+          asked &&
+          ((view) => (
+            <TrustForm
+              view={view}
+              asked={asked}
+              order={props.order}
+              onTrust={(form) => {
+                setOpen(undefined);
+                props.onTrustForm(form);
+              }}
+            />
+          ))
+        }
         onClose={() => setOpen(undefined)}
       />
     </section>

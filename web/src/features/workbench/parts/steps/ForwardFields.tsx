@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
-import { TextArea, TextField } from '../../../../ui/Field';
-import { useTemplates } from '../../../templates';
+import { TextField } from '../../../../ui/Field';
+import { OwnNote, useTemplates } from '../../../templates';
 import type { Step } from '../../model';
 import { Identity } from './Identity';
 import type { Around } from '../../around';
@@ -46,14 +46,7 @@ export function ForwardFields({ step, around, onChange }: Props) {
         </span>
       )}
       {step.noteTemplate === undefined && (
-        <TextArea
-          label="Note"
-          hideLabel
-          rows={1}
-          placeholder="optional note above the message"
-          value={step.note ?? ''}
-          onChange={(e) => onChange(noted(step, e.target.value ? { note: e.target.value } : {}))}
-        />
+        <OwnNote note={step.note ?? ''} onChange={(note) => onChange(noted(step, note ? { note } : {}))} />
       )}
       {!more && (
         <div>

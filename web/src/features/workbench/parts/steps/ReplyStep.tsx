@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
-import { TextArea, TextField } from '../../../../ui/Field';
+import { TextField } from '../../../../ui/Field';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
-import { useTemplates } from '../../../templates';
+import { OwnText, useTemplates } from '../../../templates';
 import type { AnswerOf, Step } from '../../model';
 import { AliasTest } from './AliasTest';
 import { Identity } from './Identity';
@@ -63,19 +63,11 @@ export function ReplyStep({ step, around, onChange }: Props) {
         </p>
       )}
       {step.template === undefined && (
-        <>
-          <TextField
-            label="Subject (empty: “Auto: ” and the original subject)"
-            value={step.subject ?? ''}
-            onChange={(e) => onChange({ ...step, subject: e.target.value })}
-          />
-          <TextArea
-            label="Text"
-            rows={5}
-            value={step.text ?? ''}
-            onChange={(e) => onChange({ ...step, text: e.target.value })}
-          />
-        </>
+        <OwnText
+          subject={step.subject ?? ''}
+          text={step.text ?? ''}
+          onChange={(words) => onChange({ ...step, ...words })}
+        />
       )}
       <WhereAnswersGo step={step} onChange={onChange} />
       <HowOften step={step} documents={documents} onChange={onChange} />

@@ -175,7 +175,7 @@ test('a reply goes to each request, quoted, with a copy, to mail for another add
 
 test('a reply to a form needs the form named, and says why', async () => {
   show({ do: 'reply', subject: '', text: 'Thank you.' });
-  await choose(/^where the reply goes/, 'the address in its text');
+  await choose(/^where the reply goes/, 'whom a web form names');
   expect(screen.getByText(/only the forms you name here/)).toBeVisible();
   const form = screen.getByLabelText('add the sender of a form');
   fireEvent.change(form, { target: { value: 'form@ostrel-gardens.example' } });

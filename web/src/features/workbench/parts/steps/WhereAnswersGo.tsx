@@ -3,18 +3,15 @@ import { withMember } from '../../../../lib/members';
 import { Choice } from '../../../../ui/Choice';
 import { TextField } from '../../../../ui/Field';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
-import type { AnswerOf, Step } from '../../model';
+import { USUAL_IN_FORMS, type AnswerOf, type Step } from '../../model';
 
 type To = NonNullable<AnswerOf['answersTo']>;
-
-/** What most web forms write in front of the address. */
-const USUAL = '(?:e-?mail|address|from)[^:\\n]{0,20}:\\s*<?([^\\s<>()\\[\\],;:]+@[^\\s<>()\\[\\],;:]+)';
 
 const WHERE: { value: To['part']; text: string }[] = [
   { value: 'return path', text: 'the sending address' },
   { value: 'from', text: 'the address in From' },
   { value: 'reply to', text: 'the address in Reply-To' },
-  { value: 'text', text: 'the address in its text' },
+  { value: 'text', text: 'whom a web form names' },
 ];
 
 /** Where the reply goes: the return path, or by choice somewhere else, with a word of warning. */
@@ -35,7 +32,7 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
             chosen === 'return path'
               ? undefined
               : chosen === 'text'
-                ? { part: 'text', pattern: USUAL, forms: [] }
+                ? { part: 'text', pattern: USUAL_IN_FORMS, forms: [] }
                 : { part: chosen },
           )
         }
@@ -49,8 +46,8 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
       {inText && (
         <div className="mt-1 grid gap-1">
           <p>
-            For mail from a web form. The person who fills it in decides where the reply goes, so only the
-            forms you name here are answered this way.
+            The address in the text of a web form’s mail, or in Reply-To. The person who fills in the form
+            decides where the reply goes, so only the forms you name here are answered this way.
           </p>
           <ValueChips
             label="add the sender of a form"
@@ -71,7 +68,7 @@ export function WhereAnswersGo({ step, onChange }: { step: AnswerOf; onChange: (
           <TextField
             label="Pattern whose first group is the address"
             className="font-mono"
-            value={inText.pattern ?? USUAL}
+            value={inText.pattern ?? USUAL_IN_FORMS}
             onChange={(e) => set({ ...inText, pattern: e.target.value })}
           />
         </div>

@@ -124,7 +124,7 @@ class DocumentsByMailTest extends Journey {
         type("add a value to sender", FORM);
         newStep("reply to its sender");
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("Thank you for your question.");
-        choose("where the reply goes", "the address in its text");
+        choose("where the reply goes", "whom a web form names");
         type("add the sender of a form", FORM);
         switchOn();
         send(FORM, "visits@ostrel-gardens.example", "Contact form", "Name: Per\nE-mail: per@postbox.example\nHello");

@@ -77,8 +77,8 @@ class EvidenceApiTest extends ServerTest {
                 post("/evidence", ASKED.formatted("guided visit", "PICKED").replace("\"does\":[]", reply));
         assertThat(found.get("warnings")
                         .valueStream()
-                        .map(one -> one.at("/arguments/0").stringValue()))
-                .containsExactly("{{sender.firstName}}", "[day]");
+                        .map(one -> one.get("code").stringValue()))
+                .containsExactly("TEMPLATE_OWN_FIELD_MAY_BE_EMPTY", "TEMPLATE_SAMPLE_TEXT");
         assertThat(found.get("answered").intValue()).isEqualTo(2);
     }
 

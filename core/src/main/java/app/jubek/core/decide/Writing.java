@@ -75,8 +75,9 @@ final class Writing {
             return Result.without(missing.get());
         }
         Optional<MailAddress> person = person(options.to(), to);
-        Letter letter =
-                template.map(words -> filled(words, person)).orElse(Letter.plain(reply.subject(), reply.text()));
+        Letter letter = template.or(() -> Template.own(reply.subject(), reply.text()))
+                .map(words -> filled(words, person))
+                .orElse(Letter.plain(reply.subject(), reply.text()));
         if (letter.isEmpty()) {
             return Result.without(Reason.TEMPLATE_EMPTY);
         }
@@ -99,6 +100,7 @@ final class Writing {
         }
         Letter note = options.template()
                 .flatMap(at.prepared()::template)
+                .or(() -> Template.own("", options.note()))
                 .map(words -> filled(words, message.sender()))
                 .orElse(Letter.plain("", options.note()));
         return Result.written(new Sending(note, to, from.get(), false));

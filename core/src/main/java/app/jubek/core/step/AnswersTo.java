@@ -55,7 +55,8 @@ public sealed interface AnswersTo {
     }
 
     /**
-     * The address that a pattern finds in the text: of mail that a web form or a system sends for somebody.
+     * The address that a pattern finds in the text, of mail that a web form or a system sends for somebody; where it finds
+     * none, the one in Reply-To.
      *
      * @param pattern in RE2 syntax; its first group is the address, or all it finds
      * @param forms senders whose mail may be answered although a machine wrote it; nobody else's is
@@ -93,8 +94,11 @@ public sealed interface AnswersTo {
                     .flatMap(text ->
                             MailAddress.found(Pieces.withoutEnd(text, sign -> sign == '.' || sign == '>')).stream())
                     .toList();
-            boolean same = found.stream().allMatch(found.isEmpty() ? f -> true : found.get(0)::sameAs);
-            return found.stream().findFirst().filter(only -> same);
+            if (found.isEmpty()) {
+                return Header.single(message.in(Role.REPLY_TO))
+                        .filter(to -> forms.stream().noneMatch(to::sameAs));
+            }
+            return Optional.of(found.get(0)).filter(first -> found.stream().allMatch(first::sameAs));
         }
 
         @Override

@@ -73,6 +73,21 @@ public record Template(
         return new Template(id, version, name, language, subject, text, "", Signature.none(), List.of(), fallbacks);
     }
 
+    /**
+     * Words that are written in a rule itself: fields in them are filled as in a template, but have no fallbacks. Empty
+     * where there are no fields, or what stands in braces is none: then the words go out as they are.
+     */
+    public static Optional<Template> own(String subject, String text) {
+        if (!(subject + text).contains("{{")) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(plain(new TemplateId("own"), 1, "own", Locale.UK, subject, text, Map.of()));
+        } catch (IllegalArgumentException noField) {
+            return Optional.empty();
+        }
+    }
+
     /** The same as another version. */
     public Template as(int next) {
         return new Template(id, next, name, language, subject, text, rich, signature, documents, fallbacks);

@@ -7,6 +7,8 @@ enum TemplateFaultText implements Code {
     NO_SUBJECT,
     /** What the field stands for. */
     FIELD_WITHOUT_FALLBACK,
+    /** The same of words that are written in a rule itself. */
+    OWN_FIELD_MAY_BE_EMPTY,
     /** The name of what a pattern captures. */
     CAPTURED_WITHOUT_FALLBACK,
     /** Each of the next three has the words. */

@@ -5,6 +5,7 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -17,11 +18,19 @@ public final class TextFaults {
 
     private TextFaults() {}
 
-    /** Of texts in which no field is filled, as those of a rule itself: even a field is left as it stands. */
+    /** Of words that are written in a rule itself. */
     public static List<Statement> in(List<String> texts) {
-        return found(String.join("\n", texts)).stream()
-                .map(TemplateFaultText.SAMPLE_TEXT::with)
-                .toList();
+        return texts.stream().flatMap(TextFaults::inOwn).distinct().toList();
+    }
+
+    private static Stream<Statement> inOwn(String text) {
+        Optional<Template> own = Template.own("", text);
+        Stream<Statement> empty = own.stream()
+                .flatMap(words -> words.fields().stream())
+                .filter(Field::canBeMissing)
+                .map(TemplateFaultText.OWN_FIELD_MAY_BE_EMPTY::with);
+        Set<String> places = own.isPresent() ? besidesFields(text) : found(text);
+        return Stream.concat(empty, places.stream().map(TemplateFaultText.SAMPLE_TEXT::with));
     }
 
     /** Of a template's words, in which fields are filled. */

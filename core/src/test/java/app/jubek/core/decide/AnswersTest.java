@@ -33,6 +33,7 @@ import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -126,6 +127,9 @@ class AnswersTest {
             value = {
                 "Name: Mara\\nE-mail: mara@mailhaven.example\\nHello | | mara@mailhaven.example",
                 "Email address: <mara@mailhaven.example>. | | mara@mailhaven.example",
+                "Hello | Reply-To: dana@mailhaven.example | dana@mailhaven.example",
+                "E-mail: mara@mailhaven.example | Reply-To: dana@mailhaven.example | mara@mailhaven.example",
+                "Hello | Reply-To: noreply@forms.example | NOBODY_TO_ANSWER",
                 "E-mail: mara@mailhaven.example | Auto-Submitted: auto-generated | mara@mailhaven.example",
                 "E-mail: mara@mailhaven.example | Auto-Submitted: auto-replied | AUTOMATIC",
                 "E-mail: mara@mailhaven.example | List-Id: <l.example> | LIST",
@@ -291,6 +295,35 @@ class AnswersTest {
         Sending sending = decision.planned().get(0).sending().orElseThrow();
         assertThat(sending.letter().subject()).isEqualTo("For 24");
         assertThat(sending.letter().text()).isEqualTo("24 pupils, any day");
+    }
+
+    @Test
+    void fieldsAreFilledInWordsOfTheRuleItselfToo() {
+        String mail = Mails.from("anna@school.example", "Guided visit", "t");
+        Step reply = new Step.Reply("About {{subject}}", "To {{sender.address}}", Duration.ofDays(7));
+        Sending answer = decide(reply, mail).planned().get(0).sending().orElseThrow();
+        assertThat(answer.letter().subject()).isEqualTo("About Guided visit");
+        assertThat(answer.letter().text()).isEqualTo("To anna@school.example");
+        Step.Forward forward =
+                new Step.Forward(List.of(MailAddress.of("duty@ostrel-gardens.example")), "From {{sender.address}}");
+        assertThat(decide(forward, mail)
+                        .planned()
+                        .get(0)
+                        .sending()
+                        .orElseThrow()
+                        .letter()
+                        .text())
+                .isEqualTo("From anna@school.example");
+        Step odd = new Step.Reply("", "Dear {{nobody}}", Duration.ofDays(7));
+        assertThat(decide(odd, mail)
+                        .planned()
+                        .get(0)
+                        .sending()
+                        .orElseThrow()
+                        .letter()
+                        .text())
+                .as("what names no field goes out as it is written")
+                .isEqualTo("Dear {{nobody}}");
     }
 
     @Test
