@@ -49,13 +49,22 @@ class AnswerTest extends Journey {
                 .containsText("this sender had a reply from this rule before: it replies once per sender in 7 days");
         assertThat(answers()).hasCount(1);
 
+        goTo("Desk");
+        Locator unseen = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("second question"))
+                .filter(new Locator.FilterOptions().setHasText("Not answered, and out of the inbox"));
+        unseen.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Answer anyway"))
+                .click();
+        assertThat(unseen).isHidden();
+        assertThat(answers()).hasCount(2);
+
         button("+1 week").click();
         assertThat(page.getByText("(moved by 7 days)")).isVisible();
         button("+1 hour").click();
         ask("a week later");
         assertThat(recordOf("a week later", "replied to, filed in Photo permits — done"))
                 .isVisible();
-        assertThat(answers()).hasCount(2);
+        assertThat(answers()).hasCount(3);
         page.getByText("Your photo permit").first().click();
         assertThat(page.getByText("Auto-Submitted: auto-replied")).isVisible();
         button("Close").click();

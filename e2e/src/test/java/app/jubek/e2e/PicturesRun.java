@@ -51,9 +51,9 @@ class PicturesRun extends Journey {
         page.getByText("Class booking for 12 May").first().click();
         settled();
         picture("message");
-        button("Start a rule").click();
-        settled();
+        visit("/rules/photo-permits");
         button("Try a sample message …").click();
+        page.getByText("The reply").waitFor();
         settled();
         picture("sample-message");
         visit("/rules/school-visits");
