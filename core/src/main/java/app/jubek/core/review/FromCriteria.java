@@ -168,7 +168,8 @@ final class FromCriteria {
                     && before.schedule().equals(rule.schedule());
             boolean same = before.picksOut().equals(rule.picksOut())
                     && before.leavesOut().equals(rule.leavesOut())
-                    && before.steps().equals(rule.steps());
+                    && before.steps().equals(rule.steps())
+                    && before.schedule().equals(rule.schedule());
             if (same) {
                 note(
                         Sort.SAME_AS_ANOTHER,

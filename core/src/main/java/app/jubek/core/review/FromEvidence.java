@@ -35,12 +35,14 @@ final class FromEvidence {
 
     private final RuleBook book;
     private final Corpus.View past;
+    private final Opening opening;
     private final List<Finding> found = new ArrayList<>();
     private final Map<RuleId, BitSet> picked = new LinkedHashMap<>();
 
     FromEvidence(RuleBook book, Corpus.View past, Opening opening) {
         this.book = book;
         this.past = past;
+        this.opening = opening;
         book.rules().forEach(rule -> picked.put(rule.id(), new BitSet()));
         PastRun run = new PastRun(book, past, opening);
         for (int at = 0; at < past.size(); at++) {
@@ -92,21 +94,33 @@ final class FromEvidence {
                     Optional.empty(),
                     new Remedy(RemedyText.PAUSE_IT.with(), Books.with(book, rule, r -> r.switched(false))));
         } else if (picked.get(rule.id()).isEmpty()) {
-            Rule taker = taker(rule, meets.length() - 1);
-            note(
-                    Sort.NEVER_REACHED,
-                    rule,
-                    FindingText.ALL_STOPPED_ABOVE.with(meets.cardinality(), taker.name()),
-                    Optional.of(meets.length() - 1),
-                    new Remedy(RemedyText.MOVE_IT_ABOVE.with(taker.name()), Books.movedAbove(book, rule, taker)));
+            BitSet inItsTime = inItsTime(rule, meets);
+            taker(inItsTime.length() - 1).ifPresent(taker -> stoppedAbove(rule, inItsTime, taker));
         }
     }
 
-    private Rule taker(Rule rule, int at) {
+    /** What comes while a rule rests is stopped by nobody. */
+    private BitSet inItsTime(Rule rule, BitSet meets) {
+        BitSet inItsTime = new BitSet();
+        meets.stream()
+                .filter(at -> rule.schedule().isActive(past.message(at).received(), opening))
+                .forEach(inItsTime::set);
+        return inItsTime;
+    }
+
+    private void stoppedAbove(Rule rule, BitSet stopped, Rule taker) {
+        note(
+                Sort.NEVER_REACHED,
+                rule,
+                FindingText.ALL_STOPPED_ABOVE.with(stopped.cardinality(), taker.name()),
+                Optional.of(stopped.length() - 1),
+                new Remedy(RemedyText.MOVE_IT_ABOVE.with(taker.name()), Books.movedAbove(book, rule, taker)));
+    }
+
+    private Optional<Rule> taker(int at) {
         return book.rules().stream()
-                .filter(r -> picked.get(r.id()).get(at) && r.ends())
-                .findFirst()
-                .orElse(rule);
+                .filter(r -> at >= 0 && picked.get(r.id()).get(at) && r.ends())
+                .findFirst();
     }
 
     private void broad(Rule rule, BitSet meets) {

@@ -18,15 +18,19 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
 import app.jubek.core.view.MessageView;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -161,6 +165,21 @@ class ReviewTest {
                                 .noneMatch(f -> f.sort() == sort && f.rule().equals(finding.rule())));
             }
         }
+    }
+
+    @Test
+    void aRuleIsNotBlamedForTheTimeInWhichItRests() {
+        Schedule later = new Schedule(
+                Schedule.Hours.ALWAYS, new Period(Optional.of(LocalDate.of(2090, 1, 1)), Optional.empty()));
+        Rule now = rule("now", words(WORDS.get(0)), Ending.CONTINUE, redirect("noor"));
+        Rule then = new Rule(
+                new RuleId("then"), 1, "then", now.picksOut(), now.leavesOut(), now.steps(), now.ending(), later, true);
+        assertThat(sorts(List.of(then)))
+                .as("no past mail falls into its days, and nobody stops it")
+                .isEmpty();
+        assertThat(sorts(List.of(now, then)))
+                .as("the same at another time is something else")
+                .isEmpty();
     }
 
     @Test
