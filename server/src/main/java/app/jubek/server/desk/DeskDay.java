@@ -28,6 +28,9 @@ record DeskDay(LocalDate day, int came, List<DoneCount> done, int inInbox) {
             Work.FILE, Set.of(Work.FILE, Work.FILE_ELSEWHERE, Work.ARCHIVE),
             Work.TRASH, Set.of(Work.TRASH, Work.DELETE))));
 
+    /** What was brought back is in the inbox again. */
+    private static final Set<Work> MOVED = Set.of(Work.FILE, Work.TRASH);
+
     /**
      * @param came when each message came in
      * @param done what was done with some of them
@@ -54,6 +57,7 @@ record DeskDay(LocalDate day, int came, List<DoneCount> done, int inInbox) {
         return SHOWN_AS.entrySet().stream()
                 .filter(shown -> shown.getValue().stream().anyMatch(done::contains))
                 .map(Map.Entry::getKey)
+                .filter(work -> !(MOVED.contains(work) && done.contains(Work.BRING_BACK)))
                 .findFirst();
     }
 }
