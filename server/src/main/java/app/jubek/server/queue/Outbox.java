@@ -136,7 +136,7 @@ public class Outbox {
      */
     @Transactional
     public StepView act(UUID mailbox, UUID id, StepView.Act act) {
-        StepEntity step = steps.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
+        StepEntity step = steps.toActOn(id, mailbox).orElseThrow(Refused::notFound);
         acts.act(step, act, steps.unseenAmong(List.of(id)).contains(id));
         steps.saveAndFlush(step);
         wake(mailbox);
@@ -189,11 +189,7 @@ public class Outbox {
                         row -> (Long) row[0], Collectors.mapping(row -> (Work) row[1], Collectors.toSet())));
     }
 
-    /**
-     * How many steps of a mailbox wait for a person.
-     *
-     * @param since answers that were withheld earlier do not count
-     */
+    /** How many steps of a mailbox wait for a person; of answers that were withheld, those since an instant. */
     @Transactional(readOnly = true)
     public int needsPerson(UUID mailbox, Instant since) {
         return steps.countIn(mailbox, Set.of(StepState.HELD, StepState.FAILED, StepState.UNCERTAIN))

@@ -97,21 +97,18 @@ class StepActs {
                 forwards.plan(step);
                 step.settle(StepState.DISCARDED, StepNote.FORWARDED_INSTEAD.with(), clock.instant());
             }
-            case ANSWER_ANYWAY -> {
-                answers.plan(step);
-                step.attend();
-            }
-            case BRING_BACK -> {
-                bringBack(step);
-                step.attend();
-            }
-            case LEAVE -> step.attend();
+            case ANSWER_ANYWAY -> answers.plan(step);
+            case BRING_BACK -> bringBack(step);
             case SEND_NOW, TRY_AGAIN -> {
                 step.become(StepState.READY);
                 step.approve();
                 steps.postpone(step.id(), 0);
             }
+            case LEAVE -> step.attend();
             default -> throw new IllegalArgumentException("no such act");
+        }
+        if (act == Act.ANSWER_ANYWAY || act == Act.BRING_BACK) {
+            step.attend();
         }
     }
 

@@ -5,6 +5,7 @@ import app.jubek.server.platform.SkipLocked;
 import app.jubek.server.step.DoneCount;
 import app.jubek.server.step.RuleUse;
 import app.jubek.server.step.Work;
+import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
@@ -171,6 +173,11 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     List<StepEntity> waitingForReply(long message, String rule);
 
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
+
+    /** Of two people who decide at the same moment the second sees what the first did. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s from StepEntity s where s.id = :id and s.mailboxId = :mailbox")
+    Optional<StepEntity> toActOn(UUID id, UUID mailbox);
 
     boolean existsByMailboxIdAndOutgoingIdIn(UUID mailboxId, Collection<String> outgoingIds);
 
