@@ -11,6 +11,7 @@ import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.step.TargetFolder;
+import app.jubek.core.template.Template;
 import app.jubek.core.wording.Wording;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -67,8 +68,9 @@ public final class SieveWriting {
                             + Wording.english().of(rule.schedule().statement()));
             return;
         }
-        Optional<String> beyond =
-                rule.steps().stream().flatMap(step -> beyond(step).stream()).findFirst();
+        Optional<String> beyond = rule.steps().stream()
+                .flatMap(step -> beyond(step, rule).stream())
+                .findFirst();
         if (beyond.isPresent()) {
             note(rule, "is left out: a script " + beyond.get());
             return;
@@ -146,22 +148,35 @@ public final class SieveWriting {
     }
 
     /** What a script has no words for, though the rule without it would be another one. */
-    private static Optional<String> beyond(Step step) {
+    private static Optional<String> beyond(Step step, Rule rule) {
         if (step instanceof Step.Reply reply) {
-            boolean plain = reply.options()
-                    .equals(ReplyOptions.usual(ReplyFrequency.once(
-                                    reply.options().frequency().within()))
-                            .alsoTo(reply.options().aliases()));
-            return reply.template().isPresent()
-                    ? Optional.of("has no templates, and its answer is taken from one")
-                    : plain
-                            ? Optional.empty()
-                            : Optional.of("answers to the return path only, once, and without a quote");
+            return beyond(reply, rule);
         }
         if (step instanceof Step.HandOn handOn && !handOn.groups().isEmpty()) {
             return Optional.of("knows no groups of an address book");
         }
         return TargetFolder.of(step).flatMap(SieveWriting::beyond);
+    }
+
+    private static Optional<String> beyond(Step.Reply reply, Rule rule) {
+        ReplyOptions options = reply.options();
+        boolean plain = options.equals(
+                ReplyOptions.usual(ReplyFrequency.once(options.frequency().within()))
+                        .alsoTo(options.aliases())
+                        .keepingUnanswered(options.keepsUnanswered()));
+        if (reply.template().isPresent()) {
+            return Optional.of("has no templates, and its answer is taken from one");
+        }
+        if (Template.own(reply.subject(), reply.text()).isPresent()) {
+            return Optional.of("fills no fields, and its answer has some");
+        }
+        if (!plain) {
+            return Optional.of("answers to the return path only, once, and without a quote");
+        }
+        boolean moves = rule.steps().stream().anyMatch(other -> other.kind().removes());
+        return options.keepsUnanswered() && moves
+                ? Optional.of("can't keep in the inbox what it does not answer")
+                : Optional.empty();
     }
 
     private static Optional<String> beyond(TargetFolder into) {

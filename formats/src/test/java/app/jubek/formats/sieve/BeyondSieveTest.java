@@ -27,6 +27,8 @@ class BeyondSieveTest {
                 "{'do':'reply','text':'x','quotes':true} | without a quote",
                 "{'do':'reply','text':'x','copies':['a@x.example']} | return path only",
                 "{'do':'reply','text':'x','answersTo':{'part':'reply to'}} | return path only",
+                "{'do':'reply','text':'Dear {{sender.name}}'} | fills no fields",
+                "{'do':'reply','text':'x','keepsUnanswered':true},{'do':'archive'} | keep in the inbox",
                 "{'do':'redirect','to':[],'groups':['Guides']} | no groups",
                 "{'do':'file','folder':'Senders','perSender':true} | a folder for each sender",
                 "{'do':'copy','folder':'Words','perValue':true} | a folder for each value listed",
