@@ -1581,6 +1581,7 @@ export interface components {
         };
         NotDoneLine: {
             held: boolean;
+            ofAMachine: boolean;
             reason: components["schemas"]["Statement"];
             step: components["schemas"]["Statement"];
         };

@@ -1,17 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Rule } from '../rules';
+import { ruleIn } from '../../test/rule';
 import { byWhen, documentsDue, doneLines, lookAgain, soon } from './model';
-
-const rule = (active: Rule['active'], on = true): Rule => ({
-  id: 'r',
-  version: 1,
-  name: 'Winter hours',
-  picksOut: { everything: true },
-  does: [],
-  ending: 'continue',
-  on,
-  ...(active ? { active } : {}),
-});
 
 test('what was done is named with the most frequent first', () => {
   const lines = doneLines([
@@ -30,7 +20,7 @@ test('what was done is named with the most frequent first', () => {
 test('a rule that starts or ends within two weeks is named, others and paused ones are not', () => {
   const today = '2026-11-26';
   const words = (active: Rule['active'], on = true) =>
-    soon([rule(active, on)], today).map((s) => `${s.when}: ${s.words}`);
+    soon([ruleIn(active, { on })], today).map((s) => `${s.when}: ${s.words}`);
   expect(words({ hours: 'always', first: '2026-11-30' })).toEqual(['in 4 days: begins to act']);
   expect(words({ hours: 'always', first: '2026-11-01', last: '2026-11-26' })).toEqual([
     'today: acts for the last time',

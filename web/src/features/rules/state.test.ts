@@ -1,32 +1,25 @@
 import { expect, test } from 'vitest';
 import { dayIn } from '../mailbox';
 import type { Rule } from './model';
+import { ruleIn } from '../../test/rule';
 import { stateInWords } from './state';
-
-const rule = (active: Rule['active'], more: Partial<Rule> = {}): Rule => ({
-  id: 'r',
-  version: 1,
-  name: 'Winter hours',
-  picksOut: { everything: true },
-  does: [],
-  ending: 'continue',
-  on: true,
-  ...(active ? { active } : {}),
-  ...more,
-});
 
 test('a rule says from when, until when, or since when no more it acts', () => {
   const active: Rule['active'] = { hours: 'always', first: '2026-12-01', last: '2026-12-07' };
-  expect(stateInWords(rule(active), '2026-11-30')).toBe('from 1 Dec');
-  expect(stateInWords(rule(active), '2026-12-01')).toBe('on · until 7 Dec');
-  expect(stateInWords(rule(active), '2026-12-07')).toBe('on · until 7 Dec');
-  expect(stateInWords(rule(active), '2026-12-08')).toBe('over since 8 Dec');
-  expect(stateInWords(rule({ hours: 'always', last: '2026-12-31' }), '2027-01-05')).toBe('over since 1 Jan');
-  expect(stateInWords(rule({ hours: 'always', first: '2027-01-04' }), '2026-12-30')).toBe('from 4 Jan 2027');
-  expect(stateInWords(rule({ hours: 'outside opening hours' }, { ending: 'stop here' }), '2026-12-08')).toBe(
-    'on outside hours · stops here',
+  expect(stateInWords(ruleIn(active), '2026-11-30')).toBe('from 1 Dec');
+  expect(stateInWords(ruleIn(active), '2026-12-01')).toBe('on · until 7 Dec');
+  expect(stateInWords(ruleIn(active), '2026-12-07')).toBe('on · until 7 Dec');
+  expect(stateInWords(ruleIn(active), '2026-12-08')).toBe('over since 8 Dec');
+  expect(stateInWords(ruleIn({ hours: 'always', last: '2026-12-31' }), '2027-01-05')).toBe(
+    'over since 1 Jan',
   );
-  expect(stateInWords(rule(active, { on: false }), '2026-12-08')).toBe('paused');
+  expect(stateInWords(ruleIn({ hours: 'always', first: '2027-01-04' }), '2026-12-30')).toBe(
+    'from 4 Jan 2027',
+  );
+  expect(
+    stateInWords(ruleIn({ hours: 'outside opening hours' }, { ending: 'stop here' }), '2026-12-08'),
+  ).toBe('on outside hours · stops here');
+  expect(stateInWords(ruleIn(active, { on: false }), '2026-12-08')).toBe('paused');
 });
 
 test('the day it is goes by the place of the mailbox', () => {

@@ -30,7 +30,9 @@ const message: Schemas['MessageDetails'] = {
 const explained: Schemas['ExplainView'] = {
   rules: [{ rule: 'r', name: 'Visits', picked: true, outcome: said('picked'), hits: [] }],
   done: [said('marked read')],
-  notDone: [{ step: said('replied to'), held: false, reason: said('it comes from a list') }],
+  notDone: [
+    { step: said('replied to'), held: false, reason: said('it comes from a list'), ofAMachine: false },
+  ],
   staysInInbox: true,
   leaving: [],
 };

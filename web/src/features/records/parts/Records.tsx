@@ -18,7 +18,7 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
 ];
 
-/** How long what was decided is told apart; records themselves are kept longer. */
+/** As far back as messages are explained. */
 const DAYS_KEPT = 180;
 
 export function Records() {

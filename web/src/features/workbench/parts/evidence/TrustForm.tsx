@@ -3,15 +3,6 @@ import { Button } from '../../../../ui/Button';
 import { useExplained } from '../../../incoming';
 import type { Asked } from '../../model';
 
-/** Why mail of a form gets no reply. */
-const AS_OF_A_MACHINE = [
-  'AUTOMATIC',
-  'NO_REPLY_SENDER',
-  'NULL_RETURN_PATH',
-  'NO_RETURN_PATH',
-  'SYSTEM_SENDER',
-];
-
 interface Props {
   view: Schemas['MessageDetails'];
   asked: Asked;
@@ -23,7 +14,7 @@ interface Props {
 export function TrustForm({ view, asked, order, onTrust }: Props) {
   const explained = useExplained(view.line.id, { rule: asked.rule, order });
   const form = view.from[0]?.address;
-  const isKeptBack = explained.data?.notDone.some(({ reason }) => AS_OF_A_MACHINE.includes(reason.code));
+  const isKeptBack = explained.data?.notDone.some(({ ofAMachine }) => ofAMachine);
   if (!isKeptBack || form === undefined) {
     return null;
   }

@@ -4,10 +4,9 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.SimpleCriterion;
-import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.explain.Hits;
 import app.jubek.core.view.MessageView;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /** Which of the values that a rule lists a message has; of several, the one listed first. */
 record MatchedValues(Criterion picksOut, MessageView message) {
@@ -23,15 +22,9 @@ record MatchedValues(Criterion picksOut, MessageView message) {
 
     private Optional<String> first(boolean sender) {
         return picksOut.tests().stream()
-                .filter(test -> !test.negated() && isList(test) && isOfSender(test) == sender)
-                .flatMap(test -> IntStream.range(0, test.terms().size())
-                        .filter(i -> test.terms().get(i).hits(message))
-                        .mapToObj(test.written()::get))
+                .filter(test -> !test.negated() && isOfSender(test) == sender)
+                .flatMap(test -> Hits.in(test, message))
                 .findFirst();
-    }
-
-    private static boolean isList(SimpleCriterion test) {
-        return test instanceof AddressCriterion || test instanceof TextCriterion;
     }
 
     private static boolean isOfSender(SimpleCriterion test) {

@@ -56,7 +56,9 @@ public enum Reason implements Code {
     private static final Set<Reason> A_PERSON_MAY_OVERRULE =
             EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
 
-    private static final Set<Reason> ONLY_ANSWERED_LATELY = EnumSet.of(ANSWERED_BEFORE, ANSWERS_A_DAY, CONVERSATION);
+    private static final Set<Reason> OF_A_MACHINE =
+            EnumSet.of(NULL_RETURN_PATH, NO_RETURN_PATH, AUTOMATIC, NO_REPLY_SENDER);
+    private static final Set<Reason> OF_WHAT_WAS_BEFORE = EnumSet.of(ANSWERED_BEFORE, ANSWERS_A_DAY, CONVERSATION);
 
     private final String source;
 
@@ -73,9 +75,14 @@ public enum Reason implements Code {
         return source;
     }
 
+    /** Whether it tells of the machine that sent a message, and not of a person for whom a web form may have sent it. */
+    public boolean isOfAMachine() {
+        return OF_A_MACHINE.contains(this);
+    }
+
     /** Whether a person may give the answer all the same: nothing in the message itself stands against it. */
     public boolean mayBeAnsweredAnyway() {
-        return ONLY_ANSWERED_LATELY.contains(this);
+        return OF_WHAT_WAS_BEFORE.contains(this);
     }
 
     /** Whether a person may let go what is held for it. */

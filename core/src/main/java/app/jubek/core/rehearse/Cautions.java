@@ -3,7 +3,6 @@ package app.jubek.core.rehearse;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
-import app.jubek.core.step.Step;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Code;
 import app.jubek.core.wording.Statement;
@@ -13,7 +12,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** What a person should know of whom a rule hands mail to, before the rule is saved. */
 public final class Cautions {
@@ -31,7 +29,8 @@ public final class Cautions {
     /** In the order in which they weigh; empty when there is nothing to say. */
     public static List<Statement> of(Evidence evidence, OwnSide own) {
         List<Statement> cautions = new ArrayList<>();
-        List<String> back = handsOn(evidence.edited())
+        List<String> back = evidence.edited()
+                .handsOn()
                 .flatMap(step -> step.to().stream())
                 .filter(own::isOwn)
                 .map(MailAddress::address)
@@ -65,14 +64,10 @@ public final class Cautions {
 
     private static Set<String> recipients(Rule rule) {
         Set<String> recipients = new LinkedHashSet<>();
-        handsOn(rule).forEach(step -> {
+        rule.handsOn().forEach(step -> {
             step.to().forEach(to -> recipients.add(to.key()));
             recipients.addAll(step.groups());
         });
         return recipients;
-    }
-
-    private static Stream<Step.HandOn> handsOn(Rule rule) {
-        return rule.steps().stream().filter(Step.HandOn.class::isInstance).map(Step.HandOn.class::cast);
     }
 }

@@ -53,7 +53,7 @@ final class FromCriteria {
     }
 
     private void backToOwn(Rule rule) {
-        List<MailAddress> back = handsOn(rule)
+        List<MailAddress> back = rule.handsOn()
                 .flatMap(step -> step.to().stream())
                 .filter(own::isOwn)
                 .toList();
@@ -81,11 +81,6 @@ final class FromCriteria {
                 handOn.to().stream().filter(to -> !own.isOwn(to)).toList();
         boolean nobody = others.isEmpty() && handOn.groups().isEmpty();
         return nobody ? Stream.empty() : Stream.of(handOn.to(others));
-    }
-
-    static Stream<Step.HandOn> handsOn(Rule rule) {
-        return rule.steps().stream()
-                .flatMap(step -> step instanceof Step.HandOn handOn ? Stream.of(handOn) : Stream.empty());
     }
 
     private boolean canNeverMatch(Rule rule) {

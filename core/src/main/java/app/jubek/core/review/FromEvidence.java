@@ -198,7 +198,7 @@ final class FromEvidence {
     }
 
     private static Set<String> recipients(Rule rule, Class<? extends Step.HandOn> how) {
-        Stream<Step.HandOn> steps = FromCriteria.handsOn(rule).filter(how::isInstance);
+        Stream<Step.HandOn> steps = rule.handsOn().filter(how::isInstance);
         return steps.flatMap(step -> step.to().stream())
                 .map(MailAddress::key)
                 .collect(Collectors.toCollection(HashSet::new));

@@ -8,6 +8,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Statement;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A standing order.
@@ -81,6 +82,11 @@ public record Rule(
     /** The same rule as another version of it. */
     public Rule asVersion(int other) {
         return new Rule(id, other, name, picksOut, leavesOut, steps, ending, schedule, on);
+    }
+
+    /** The steps that hand a message on, in their order. */
+    public Stream<Step.HandOn> handsOn() {
+        return steps.stream().filter(Step.HandOn.class::isInstance).map(Step.HandOn.class::cast);
     }
 
     public boolean ends() {

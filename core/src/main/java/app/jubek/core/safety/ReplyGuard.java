@@ -12,10 +12,8 @@ import app.jubek.core.reading.Origin;
 import app.jubek.core.reading.WellKnown;
 import app.jubek.core.step.AnswersTo;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /** Every reason not to answer a message automatically (RFC 3834 §2, RFC 5230 §4.5 and §4.6). */
@@ -45,10 +43,6 @@ public final class ReplyGuard {
         }
     }
 
-    /** What does not stand against an answer to a form's mail: these are told of the machine, not of the person. */
-    private static final Set<Reason> OF_A_FORM =
-            EnumSet.of(Reason.NULL_RETURN_PATH, Reason.NO_RETURN_PATH, Reason.AUTOMATIC, Reason.NO_REPLY_SENDER);
-
     /** All reasons that hold, most telling first; empty when nothing stands against an answer. */
     public List<Refusal> against(ReadMessage message, Circumstances at) {
         List<Refusal> found = new ArrayList<>();
@@ -70,7 +64,8 @@ public final class ReplyGuard {
                 .isEmpty();
         boolean form = at.isForm(message) && generated;
         return Stream.concat(
-                        found.stream().filter(refusal -> !(form && OF_A_FORM.contains(refusal.reason()))),
+                        found.stream()
+                                .filter(refusal -> !(form && refusal.reason().isOfAMachine())),
                         recipient(message, at).stream())
                 .toList();
     }

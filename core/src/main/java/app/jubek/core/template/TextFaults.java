@@ -18,19 +18,17 @@ public final class TextFaults {
 
     private TextFaults() {}
 
-    /** Of words that are written in a rule itself. */
-    public static List<Statement> in(List<String> texts) {
-        return texts.stream().flatMap(TextFaults::inOwn).distinct().toList();
-    }
-
-    private static Stream<Statement> inOwn(String text) {
-        Optional<Template> own = Template.own("", text);
+    /** Of the words that one step of a rule has of its own; where one of them is no template, none is filled. */
+    public static List<Statement> in(List<String> words) {
+        String all = String.join("\n", words);
+        Optional<Template> own = Template.own("", all);
         Stream<Statement> empty = own.stream()
-                .flatMap(words -> words.fields().stream())
+                .flatMap(filled -> filled.fields().stream())
                 .filter(Field::canBeMissing)
                 .map(TemplateFaultText.OWN_FIELD_MAY_BE_EMPTY::with);
-        Set<String> places = own.isPresent() ? besidesFields(text) : found(text);
-        return Stream.concat(empty, places.stream().map(TemplateFaultText.SAMPLE_TEXT::with));
+        Set<String> places = own.isPresent() ? besidesFields(all) : found(all);
+        return Stream.concat(empty, places.stream().map(TemplateFaultText.SAMPLE_TEXT::with))
+                .toList();
     }
 
     /** Of a template's words, in which fields are filled. */

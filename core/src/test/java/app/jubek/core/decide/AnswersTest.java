@@ -29,6 +29,7 @@ import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.DocumentId;
+import app.jubek.core.template.Letter;
 import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
@@ -297,30 +298,20 @@ class AnswersTest {
         assertThat(sending.letter().text()).isEqualTo("24 pupils, any day");
     }
 
+    private static Letter letter(Step step) {
+        Decision decision = decide(step, Mails.from("anna@school.example", "Guided visit", "t"));
+        return decision.planned().get(0).sending().orElseThrow().letter();
+    }
+
     @Test
     void fieldsAreFilledInWordsOfTheRuleItselfToo() {
-        String mail = Mails.from("anna@school.example", "Guided visit", "t");
-        Step reply = new Step.Reply("About {{subject}}", "To {{sender.address}}", Duration.ofDays(7));
-        Sending answer = decide(reply, mail).planned().get(0).sending().orElseThrow();
-        assertThat(answer.letter().subject()).isEqualTo("About Guided visit");
-        assertThat(answer.letter().text()).isEqualTo("To anna@school.example");
-        Step.Forward forward =
-                new Step.Forward(List.of(MailAddress.of("duty@ostrel-gardens.example")), "From {{sender.address}}");
-        assertThat(decide(forward, mail)
-                        .planned()
-                        .get(0)
-                        .sending()
-                        .orElseThrow()
-                        .letter()
-                        .text())
+        Letter answer = letter(new Step.Reply("About {{subject}}", "To {{sender.address}}", Duration.ofDays(7)));
+        assertThat(answer.subject()).isEqualTo("About Guided visit");
+        assertThat(answer.text()).isEqualTo("To anna@school.example");
+        List<MailAddress> duty = List.of(MailAddress.of("duty@ostrel-gardens.example"));
+        assertThat(letter(new Step.Forward(duty, "From {{sender.address}}")).text())
                 .isEqualTo("From anna@school.example");
-        Step odd = new Step.Reply("", "Dear {{nobody}}", Duration.ofDays(7));
-        assertThat(decide(odd, mail)
-                        .planned()
-                        .get(0)
-                        .sending()
-                        .orElseThrow()
-                        .letter()
+        assertThat(letter(new Step.Reply("", "Dear {{nobody}}", Duration.ofDays(7)))
                         .text())
                 .as("what names no field goes out as it is written")
                 .isEqualTo("Dear {{nobody}}");

@@ -143,9 +143,10 @@ public class EvidenceController {
                 allOrAny(rule, window),
                 shadows(evidence, rule, window),
                 Cautions.of(evidence, window.mailbox().own()),
-                TextFaults.in(rule.steps().stream()
-                        .flatMap(step -> step.ownTexts().stream())
-                        .toList()),
+                rule.steps().stream()
+                        .flatMap(step -> TextFaults.in(step.ownTexts()).stream())
+                        .distinct()
+                        .toList(),
                 rule.statement(),
                 draft.unfinished(),
                 RuleBookJson.word(Ending.presetFor(rule.picksOut(), rule.steps())));

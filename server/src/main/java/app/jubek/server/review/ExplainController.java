@@ -73,8 +73,12 @@ class ExplainController {
             boolean staysInInbox,
             List<ComposedBeforehand.Leaving> leaving) {}
 
-    /** A step that would be held, or withheld, and why. */
-    record NotDoneLine(Statement step, boolean held, Statement reason) {}
+    /**
+     * A step that would be held, or withheld, and why.
+     *
+     * @param ofAMachine whether it would be done for somebody whom a web form names, if the form were trusted
+     */
+    record NotDoneLine(Statement step, boolean held, Statement reason, boolean ofAMachine) {}
 
     /**
      * @param hits which of the phrases and addresses that it lists a message has that it picks
@@ -138,6 +142,10 @@ class ExplainController {
     }
 
     private static NotDoneLine line(NotDone not) {
-        return new NotDoneLine(not.planned().statement(), not.waits(), not.statement());
+        return new NotDoneLine(
+                not.planned().statement(),
+                not.waits(),
+                not.statement(),
+                not.reason().isOfAMachine());
     }
 }
