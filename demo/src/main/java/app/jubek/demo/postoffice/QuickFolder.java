@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * A folder of GreenMail that remembers its list of UIDs: GreenMail asks for it once for every message of a folder
  * whenever it fetches, which makes folders of thousands of messages unusable. Its lists of messages are copies: GreenMail
- * hands out the living list, which can't be gone through while mail comes in.
+ * hands out the living list, which can't be gone through while mail comes in. One session at a time asks it: GreenMail goes
+ * through its messages while another session removes some, and drops the connection then.
  */
 final class QuickFolder implements InvocationHandler, FolderListener {
     private final MailFolder folder;
@@ -41,6 +42,12 @@ final class QuickFolder implements InvocationHandler, FolderListener {
 
     @Override
     public @Nullable Object invoke(Object proxy, Method method, Object @Nullable [] arguments) throws Throwable {
+        synchronized (folder) {
+            return answer(proxy, method, arguments);
+        }
+    }
+
+    private @Nullable Object answer(Object proxy, Method method, Object @Nullable [] arguments) throws Throwable {
         switch (method.getName()) {
             case "getMessageUids":
                 return knownUids();

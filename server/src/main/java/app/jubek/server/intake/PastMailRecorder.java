@@ -19,6 +19,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Keeps past mail as evidence: nothing is decided about it, and nothing is done. */
 @Component
 class PastMailRecorder {
+    private static final int AT_ONCE = 25;
+
     private final MessageRepository messages;
     private final MessageContent content;
     private final Deciding deciding;
@@ -42,28 +44,33 @@ class PastMailRecorder {
     }
 
     /**
-     * A batch of the first reading, in one transaction under the mailbox's lock: ids are committed in their order, so that
-     * whoever reads on from the last id misses none.
+     * A batch of the first reading, some at a time, each in one transaction under the mailbox's lock: ids are committed in
+     * their order, so that whoever reads on from the last id misses none, and new mail waits for a few messages only.
      */
     void record(UUID mailbox, List<Fetched> fetched) {
         List<ReadMail> all = fetched.stream()
                 .map(one -> ReadMail.parse(one, CpuBudget.ofMessage()))
                 .toList();
-        transaction.executeWithoutResult(status -> {
-            mailboxes.lock(mailbox);
-            Map<String, MessageEntity> known = knownByDigest(mailbox, all);
-            for (ReadMail mail : all) {
-                Optional<MessageEntity> same = mail.knownBy().stream()
-                        .map(known::get)
-                        .filter(Objects::nonNull)
-                        .findFirst();
-                if (same.isPresent()) {
-                    same.get().locate(mail.fetched().place());
-                } else {
-                    record(mailbox, mail);
-                }
+        for (int at = 0; at < all.size(); at += AT_ONCE) {
+            List<ReadMail> some = all.subList(at, Math.min(at + AT_ONCE, all.size()));
+            transaction.executeWithoutResult(status -> recordAll(mailbox, some));
+        }
+    }
+
+    private void recordAll(UUID mailbox, List<ReadMail> mails) {
+        mailboxes.lock(mailbox);
+        Map<String, MessageEntity> known = knownByDigest(mailbox, mails);
+        for (ReadMail mail : mails) {
+            Optional<MessageEntity> same = mail.knownBy().stream()
+                    .map(known::get)
+                    .filter(Objects::nonNull)
+                    .findFirst();
+            if (same.isPresent()) {
+                same.get().locate(mail.fetched().place());
+            } else {
+                record(mailbox, mail);
             }
-        });
+        }
     }
 
     /** Inside the caller's transaction, which holds the mailbox's lock. */

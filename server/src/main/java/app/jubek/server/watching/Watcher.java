@@ -19,6 +19,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.slf4j.Logger;
@@ -87,10 +88,7 @@ final class Watcher implements Runnable {
     void nudge() {
         open.ifPresent(folder -> {
             try {
-                folder.doCommand(protocol -> {
-                    protocol.simpleCommand("NOOP", null);
-                    return null;
-                });
+                noop(folder);
             } catch (MessagingException | RuntimeException broken) {
                 LOG.debug("nudged a broken connection of {}", mailbox.id());
             }
@@ -105,7 +103,9 @@ final class Watcher implements Runnable {
             open = Optional.of(folder);
             boolean idle = store.hasCapability("IDLE");
             BesideInbox beside = new BesideInbox(store);
+            Announced announced = Announced.on(folder);
             while (!stopped) {
+                long known = announced.times();
                 Optional<Lease> lease = parts.leases().take(mailbox.id());
                 if (lease.isEmpty()) {
                     return;
@@ -114,7 +114,7 @@ final class Watcher implements Runnable {
                 if (sent.isPresent()) {
                     parts.sent().read(mailbox.id(), sent.get());
                 }
-                if (!takeInAll(folder, lease.get())) {
+                if (!takeIn(folder, lease.get())) {
                     return;
                 }
                 if (parts.arrivals().looksIntoJunk(mailbox.id())) {
@@ -125,7 +125,7 @@ final class Watcher implements Runnable {
                 }
                 parts.mailboxes().report(mailbox.id(), Watching.WATCHING, Optional.empty());
                 faults = 0;
-                await(folder, idle);
+                await(folder, idle, () -> announced.times() > known);
             }
         } finally {
             open = Optional.empty();
@@ -159,25 +159,24 @@ final class Watcher implements Runnable {
         return new FolderCursors.Start(validity, baseline - 1, known);
     }
 
-    private void await(IMAPFolder folder, boolean idle) throws MessagingException {
-        if (idle) {
-            folder.idle(true);
-        } else {
+    /** What was announced while other mail was fetched is not announced again, so that there is no waiting then. */
+    private void await(IMAPFolder folder, boolean idle, BooleanSupplier more) throws MessagingException {
+        if (!idle) {
             pause(Duration.ofMillis(Math.min(properties.pollInterval().toMillis(), 15_000)));
-            folder.getMessageCount();
+            return;
+        }
+        noop(folder);
+        if (!more.getAsBoolean()) {
+            folder.idle(true);
         }
     }
 
-    /** Until nothing came meanwhile: what is announced while other mail is fetched is not announced again. */
-    private boolean takeInAll(IMAPFolder folder, Lease lease) throws MessagingException {
-        int messages;
-        do {
-            messages = folder.getMessageCount();
-            if (!takeIn(folder, lease)) {
-                return false;
-            }
-        } while (folder.getMessageCount() != messages);
-        return true;
+    /** The server tells what it has to tell. */
+    private static void noop(IMAPFolder folder) throws MessagingException {
+        folder.doCommand(protocol -> {
+            protocol.simpleCommand("NOOP", null);
+            return null;
+        });
     }
 
     /** What lay there before it was first looked at stays there. */

@@ -1,9 +1,12 @@
 package app.jubek.server.watching;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.ArgumentMatchers.startsWith;
 import static org.mockito.Mockito.atLeast;
+import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -25,6 +28,7 @@ import app.jubek.server.progress.Lease;
 import app.jubek.server.progress.SentMail;
 import app.jubek.server.progress.WatchLeases;
 import jakarta.mail.AuthenticationFailedException;
+import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.net.ConnectException;
 import java.net.UnknownHostException;
@@ -33,8 +37,19 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Stream;
 import javax.net.ssl.SSLHandshakeException;
+import org.eclipse.angus.mail.iap.Response;
+import org.eclipse.angus.mail.iap.ResponseHandler;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.IMAPStore;
+import org.eclipse.angus.mail.imap.protocol.IMAPProtocol;
+import org.eclipse.angus.mail.imap.protocol.IMAPResponse;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,6 +64,7 @@ class WatcherTest {
 
     private final Mailboxes mailboxes = mock(Mailboxes.class);
     private final ImapConnections connections = mock(ImapConnections.class);
+    private final FolderCursors cursors = mock(FolderCursors.class);
     private final WatchLeases leases = mock(WatchLeases.class);
     private final JubekProperties properties = mock(JubekProperties.class);
     private final Mailbox mailbox = SampleMailbox.of(ID);
@@ -65,7 +81,7 @@ class WatcherTest {
                 new WatchParts(
                         mailboxes,
                         connections,
-                        mock(FolderCursors.class),
+                        cursors,
                         leases,
                         mock(Attempts.class),
                         mock(FirstReading.class),
@@ -133,5 +149,42 @@ class WatcherTest {
         stop();
         verify(leases).giveBack(ID);
         verify(connections, never()).openForWatching(any(), any());
+    }
+
+    @Test
+    void mailAnnouncedWhileOtherIsFetchedIsFetchedBeforeWaitingAlthoughAsMuchLeftMeanwhile() throws Exception {
+        IMAPStore store = mock(IMAPStore.class);
+        IMAPFolder inbox = mock(IMAPFolder.class);
+        IMAPProtocol session = mock(IMAPProtocol.class);
+        when(connections.openForWatching(any(), any())).thenReturn(store);
+        when(store.hasCapability("IDLE")).thenReturn(true);
+        when(store.getFolder("INBOX")).thenReturn(inbox);
+        when(store.getDefaultFolder()).thenReturn(inbox);
+        when(inbox.list(any())).thenReturn(new Folder[0]);
+        when(inbox.getMessageCount()).thenReturn(3);
+        when(inbox.getFullName()).thenReturn("INBOX");
+        when(cursors.find(any(), any())).thenReturn(Optional.of(new FolderCursors.Cursor(0, 7, 7, 0)));
+        when(inbox.doCommand(any()))
+                .thenAnswer(
+                        call -> call.<IMAPFolder.ProtocolCommand>getArgument(0).doCommand(session));
+        AtomicReference<ResponseHandler> told = new AtomicReference<>();
+        doAnswer(call -> {
+                    told.set(call.getArgument(0));
+                    return null;
+                })
+                .when(session)
+                .addResponseHandler(any());
+        AtomicInteger fetches = new AtomicInteger();
+        when(session.command(startsWith("UID FETCH"), any())).thenAnswer(call -> {
+            if (fetches.incrementAndGet() == 1) {
+                told.get().handleResponse(new IMAPResponse("* 4 EXISTS"));
+                told.get().handleResponse(new IMAPResponse("* 1 EXPUNGE"));
+            }
+            return new Response[] {new IMAPResponse("A1 OK done")};
+        });
+        BlockingQueue<Integer> fetchesBeforeWaiting = new LinkedBlockingQueue<>();
+        doAnswer(call -> fetchesBeforeWaiting.add(fetches.get())).when(inbox).idle(true);
+        thread.start();
+        assertThat(fetchesBeforeWaiting.poll(5, TimeUnit.SECONDS)).isEqualTo(2);
     }
 }
