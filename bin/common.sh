@@ -76,7 +76,7 @@ server_command() {
   if [[ ! -f $archive ]]; then
     "${java[@]}" -XX:ArchiveClassesAtExit="$archive" -Dspring.context.exit=onRefresh -cp "$jar" $main "$@" >/dev/null 2>&1 || true
   fi
-  SERVER=("${java[@]}" -XX:SharedArchiveFile="$archive" -cp "$jar${MORE_CLASSES:+:$MORE_CLASSES}" $main "$@")
+  SERVER=("${java[@]}" ${SERVER_JVM[@]+"${SERVER_JVM[@]}"} -XX:SharedArchiveFile="$archive" -cp "$jar${MORE_CLASSES:+:$MORE_CLASSES}" $main "$@")
 }
 
 wait_for_server() { # pid, log
