@@ -8,6 +8,7 @@ import { switched, useRuleBook, useSaveRuleBook, withRules, type Rule } from '..
 import { useSignOut } from '../features/session';
 import { shortDate } from '../lib/dates';
 import { counted } from '../lib/numbers';
+import { keepGivenFocus } from '../ui/focus';
 import { useFound } from './found';
 import { OUTSIDE, PLACES } from './places';
 
@@ -38,6 +39,7 @@ export function JumpBox({ demo }: { demo: boolean }) {
         <Dialog.Overlay className="fixed inset-0 z-50 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={keepGivenFocus}
           className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-lg border border-line2 bg-sheet"
         >
           <Dialog.Title className="sr-only">Jump to a place, a rule, a person or a message</Dialog.Title>

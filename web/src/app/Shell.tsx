@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Outlet, useLocation, useMatch } from 'react-router';
 import { Done, type DoneLine } from '../features/mailbox';
 import { Boundary } from '../ui/Boundary';
+import { useFocusOnPlace } from '../ui/focus';
 import { useRegions } from '../ui/regions';
 import { Places, PlacesBelow } from './Places';
 import { TopStrip } from './TopStrip';
@@ -12,6 +13,8 @@ export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: n
   const { pathname } = useLocation();
   const rule = useMatch('/rules/:rule')?.params.rule;
   const done = useMemo(() => ({ line, tell: setLine }), [line]);
+  const place = rule === undefined ? (pathname.split('/')[1] ?? '') : 'workbench';
+  const content = useFocusOnPlace(place);
   useRegions();
   return (
     <Done value={done}>
@@ -19,8 +22,8 @@ export function Shell({ name, demo, hue }: { name: string; demo: boolean; hue: n
         <TopStrip name={name} demo={demo} rule={rule} />
         <div className="flex min-h-0 grow">
           {rule === undefined && <Places demo={demo} />}
-          <main className="min-h-0 min-w-0 grow">
-            <Boundary key={rule === undefined ? pathname.split('/')[1] : 'workbench'}>
+          <main ref={content} tabIndex={-1} className="min-h-0 min-w-0 grow outline-none">
+            <Boundary key={place}>
               <Outlet />
             </Boundary>
           </main>

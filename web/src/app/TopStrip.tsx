@@ -103,8 +103,10 @@ function InRule({ demo, rule }: { demo: boolean; rule: string }) {
   const name = book.data?.document.rules.find((one) => one.id === rule)?.name ?? 'a new rule';
   return (
     <span className="flex min-w-0 grow items-center gap-2">
-      <PlacesButton demo={demo} />
-      <span className="hidden min-w-0 truncate min-[1000px]:block" title={name}>
+      <span className="max-[599px]:hidden">
+        <PlacesButton demo={demo} />
+      </span>
+      <span className="hidden min-w-0 truncate min-[1180px]:block" title={name}>
         <Link to="/rules" className="text-moss underline">
           Rules
         </Link>{' '}

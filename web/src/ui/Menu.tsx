@@ -1,5 +1,6 @@
 import { ContextMenu, DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { keepGivenFocus } from './focus';
 
 interface Item {
   text: string;
@@ -30,7 +31,13 @@ export function Menu({ trigger, items = [], groups = [] }: Props) {
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={4} collisionPadding={8} className={CONTENT}>
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          className={CONTENT}
+          onCloseAutoFocus={keepGivenFocus}
+        >
           {items.map((item) => (
             <DropdownMenu.Item key={item.text} onSelect={item.onSelect} className={ITEM}>
               {item.picture} {item.text}

@@ -9,7 +9,8 @@ export function useRegions(): void {
       }
       event.preventDefault();
       const regions = [...document.querySelectorAll<HTMLElement>('[data-region]')];
-      const here = regions.findIndex((region) => region.contains(document.activeElement));
+      const region = document.activeElement?.closest<HTMLElement>('[data-region]');
+      const here = region ? regions.indexOf(region) : -1;
       const next = regions[(here + (event.shiftKey ? -1 : 1) + regions.length) % regions.length];
       const inside = next?.querySelector<HTMLElement>(
         'a[href], button:not(:disabled), input, textarea, [tabindex="0"]',

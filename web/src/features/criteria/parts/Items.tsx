@@ -1,4 +1,5 @@
 import type { Schemas } from '../../../api/client';
+import { useFocusOnAdded } from '../../../ui/focus';
 import { meant, type Item } from '../model';
 import { CriterionCard } from './CriterionCard';
 import { GroupCard } from './GroupCard';
@@ -18,8 +19,9 @@ interface Props {
 
 /** Criteria one below the other; those that mean nothing yet are not in the rule and have no figures. */
 export function Items({ items, figures, faults, at, path = [], effect, onChange }: Props) {
+  const list = useFocusOnAdded<HTMLDivElement>(items.length);
   const sent = items.filter((one) => meant(one) !== undefined);
-  return items.map((one, i) => {
+  const shown = items.map((one, i) => {
     const index = sent.indexOf(one);
     const here = [...path, index];
     const change = (changed: Item) => onChange(items.map((other, n) => (n === i ? changed : other)));
@@ -58,4 +60,5 @@ export function Items({ items, figures, faults, at, path = [], effect, onChange 
       />
     );
   });
+  return <div ref={list}>{shown}</div>;
 }

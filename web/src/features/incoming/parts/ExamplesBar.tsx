@@ -11,6 +11,7 @@ export function ExamplesBar({ onPropose }: { onPropose: () => void }) {
   }
   return (
     <div
+      data-region
       role="region"
       aria-label="Examples"
       className="flex flex-wrap items-center gap-2 border-t border-line2 bg-sheet px-4 py-2"

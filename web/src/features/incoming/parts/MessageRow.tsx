@@ -9,8 +9,8 @@ import { Verdicts } from './Verdicts';
 import { ShortDate } from '../../mailbox';
 
 export const COLUMNS =
-  'grid grid-cols-[minmax(120px,190px)_60px_minmax(100px,170px)_minmax(0,1fr)] gap-3 items-center pl-4';
-export const SIDE = 'w-[220px] shrink-0 pl-3';
+  'grid grid-cols-[minmax(0,1fr)_auto] gap-x-2 items-center pl-4 columns:grid-cols-[minmax(120px,190px)_60px_minmax(100px,170px)_minmax(0,1fr)] columns:gap-3';
+export const SIDE = 'shrink-0 pl-1 columns:w-[220px] columns:pl-3';
 
 /** A message of the table, with its menu. */
 export function MessageRow({ line, onOpen }: { line: Schemas['IncomingLine']; onOpen: () => void }) {
@@ -25,25 +25,27 @@ export function MessageRow({ line, onOpen }: { line: Schemas['IncomingLine']; on
           onClick={onOpen}
           className={`${COLUMNS} h-full min-w-0 grow text-left hover:bg-ground`}
         >
-          <span className="flex min-w-0 items-center gap-1.5 text-[12.5px] text-ink2">
+          <span className="order-4 flex min-w-0 items-center justify-end gap-1.5 text-[12.5px] text-ink2 columns:order-none columns:justify-start">
             {what.kinds.map((kind) => (
               <Glyph key={kind} of={kind} />
             ))}
-            <span className="truncate">{what.words}</span>
+            <span className="truncate max-columns:sr-only">{what.words}</span>
           </span>
-          <span className="figures text-sm text-ink2">
+          <span className="figures order-2 text-right text-sm text-ink2 columns:order-none columns:text-left">
             <ShortDate of={message.received} />
           </span>
-          <span className="truncate">
+          <span className="order-1 truncate max-columns:font-semibold columns:order-none">
             <bdi>{message.sender}</bdi>
           </span>
-          <span className="truncate">
+          <span className="order-3 truncate columns:order-none">
             <bdi>{message.subject || <i className="text-ink2">(no subject)</i>}</bdi>
             {message.notes.length > 0 && <span className="ml-2 text-sm text-clay">read only in part</span>}
           </span>
         </button>
         <span className={`${SIDE} flex items-center gap-1`}>
-          <Verdicts id={message.id} subject={message.subject} />
+          <span className="max-columns:hidden">
+            <Verdicts id={message.id} subject={message.subject} />
+          </span>
           <Menu
             trigger={
               <button

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
@@ -7,6 +7,7 @@ import { count, counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { TextField } from '../../../ui/Field';
 import { Empty, Trouble } from '../../../ui/States';
+import { COLUMNS_FIT, useMatches } from '../../../ui/useMatches';
 import { item, meant, type Criterion, type Item } from '../../criteria';
 import { useBeginRule } from '../../drafts';
 import { LookingThrough, useEvidenceDays } from '../../mailbox';
@@ -16,6 +17,7 @@ import { SoughtByChoice, type SoughtBy } from './SoughtByChoice';
 import { COLUMNS, MessageRow, SIDE } from './MessageRow';
 
 const ROW = 34;
+const ROW_OF_TWO_LINES = 52;
 
 interface Props {
   onOpen: (message: number) => void;
@@ -52,12 +54,13 @@ export function MessagesTable({ onOpen, sender }: Props) {
   const start = () =>
     void begin({ all: sought(search) }, undefined).then((rule) => navigate(`/rules/${rule}`));
 
+  const height = useMatches(COLUMNS_FIT) ? ROW : ROW_OF_TWO_LINES;
   // The virtualizer's functions can't be memoized; this component does not rely on that.
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
     count: found,
     getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
+    estimateSize: () => height,
     overscan: 12,
     onChange: (instance) => {
       const range = instance.range;
@@ -67,6 +70,7 @@ export function MessagesTable({ onOpen, sender }: Props) {
       }
     },
   });
+  useEffect(() => rows.measure(), [rows, height]);
   const line = (index: number): Schemas['IncomingLine'] | undefined => {
     const at = pages.indexOf(Math.floor(index / PAGE));
     return at < 0 ? undefined : results[at]?.data?.lines[index % PAGE];
@@ -109,11 +113,11 @@ export function MessagesTable({ onOpen, sender }: Props) {
       <div className="flex items-center pb-1 text-[12.5px] text-ink2">
         <div className={`${COLUMNS} min-w-0 grow`}>
           <SoughtByChoice by={by} onChoose={setBy} />
-          <span>when</span>
-          <span>sender</span>
-          <span>subject</span>
+          <span className="max-columns:hidden">when</span>
+          <span className="max-columns:hidden">sender</span>
+          <span className="max-columns:hidden">subject</span>
         </div>
-        <span className={SIDE}>example?</span>
+        <span className={`${SIDE} max-columns:hidden`}>example?</span>
       </div>
       <div
         ref={scroller}
@@ -140,7 +144,7 @@ export function MessagesTable({ onOpen, sender }: Props) {
                 key={row.key}
                 role="listitem"
                 className="absolute inset-x-0 top-0 flex border-b border-line"
-                style={{ height: ROW, transform: `translateY(${row.start}px)` }}
+                style={{ height, transform: `translateY(${row.start}px)` }}
               >
                 {shown && <MessageRow line={shown} onOpen={() => onOpen(shown.message.id)} />}
               </div>

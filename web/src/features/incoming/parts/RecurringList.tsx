@@ -11,7 +11,7 @@ import { whoInWords, whoMore } from '../who';
 import { Pattern } from './Pattern';
 
 const COLUMNS =
-  'grid grid-cols-[minmax(130px,210px)_minmax(0,1fr)_116px_52px_minmax(150px,200px)] gap-3 items-center px-4';
+  'grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 gap-y-0.5 items-center px-4 columns:grid-cols-[minmax(130px,210px)_minmax(0,1fr)_116px_52px_minmax(150px,200px)] columns:gap-3';
 
 interface Props {
   onKind: (kind: string) => void;
@@ -42,7 +42,7 @@ export function RecurringList({ onKind, onOpen }: Props) {
   }
   return (
     <>
-      <div className={`${COLUMNS} pb-1 text-[12.5px] text-ink2`}>
+      <div className={`${COLUMNS} pb-1 text-[12.5px] text-ink2 max-columns:hidden`}>
         <span>who</span>
         <span>subject pattern</span>
         <span>by week</span>
@@ -58,7 +58,7 @@ export function RecurringList({ onKind, onOpen }: Props) {
             </span>
             <button
               type="button"
-              className="min-w-0 text-left hover:underline"
+              className="min-w-0 text-left hover:underline max-columns:order-3 max-columns:col-span-2"
               title="Open this kind of mail"
               onClick={() => onKind(kind.key)}
             >
@@ -67,8 +67,12 @@ export function RecurringList({ onKind, onOpen }: Props) {
               </span>
               <span className="block truncate text-[12.5px] text-ink2">{morePatterns(kind)}</span>
             </button>
-            <Bars values={kind.weeks} label={`by week, oldest first: ${kind.weeks.join(', ')}`} />
-            <span className="figures text-right font-semibold">{count(kind.messages)}</span>
+            <span className="max-columns:hidden">
+              <Bars values={kind.weeks} label={`by week, oldest first: ${kind.weeks.join(', ')}`} />
+            </span>
+            <span className="figures text-right font-semibold max-columns:order-2">
+              {count(kind.messages)}
+            </span>
             <TakenBy
               kind={kind}
               onRule={(rule) => void navigate(`/rules/${rule}`)}
@@ -100,10 +104,10 @@ function TakenBy({ kind, onRule, onAdd, onStart }: TakenProps) {
     return (
       <button
         type="button"
-        className="min-w-0 text-left text-sm hover:underline"
+        className="min-w-0 text-left text-sm hover:underline max-columns:order-4 max-columns:col-span-2"
         onClick={() => onRule(first.rule)}
       >
-        <span className="block truncate">{first.name}</span>
+        <span className="block truncate text-moss">{first.name}</span>
         <span className="figures block text-[12.5px] text-ink2">
           {first.messages === kind.messages ? 'all of them' : `${count(first.messages)} of them`}
           {kind.takenBy.length > 1 && `, ${counted(kind.takenBy.length - 1, 'rule')} more`}
@@ -112,7 +116,7 @@ function TakenBy({ kind, onRule, onAdd, onStart }: TakenProps) {
     );
   }
   return (
-    <span className="flex flex-wrap gap-1">
+    <span className="flex flex-wrap gap-1 max-columns:order-4 max-columns:col-span-2">
       <Button small onClick={onStart}>
         Start a rule
       </Button>

@@ -39,7 +39,7 @@ export function StartHere({ id }: { id: number }) {
   return (
     <section aria-label="Start a rule" className="rounded-md border border-line px-3 py-2.5">
       <h3 className="font-bold">Start a rule for mail like this</h3>
-      <ul className="mt-1.5 grid gap-1">
+      <ul className="mt-1.5 grid grid-cols-1 gap-1">
         {kept.map((one) => (
           <True
             key={one.clause.words}
@@ -84,7 +84,7 @@ export function StartHere({ id }: { id: number }) {
 function True({ one, on, onTurn }: { one: Schemas['TrueView']; on: boolean; onTurn: () => void }) {
   const days = useEvidenceDays();
   return (
-    <li className="flex items-center gap-2">
+    <li className="flex flex-wrap items-center gap-x-2">
       <button
         type="button"
         aria-pressed={on}

@@ -34,14 +34,14 @@ export function Outside() {
           <Trouble text={problemText(boxes.error)} onRetry={() => void boxes.refetch()} />
         </div>
       )}
-      <div className="flex min-h-0 grow">
-        <div className="w-[280px] shrink-0 overflow-auto border-r border-line bg-sheet px-4 py-3">
+      <div className="flex min-h-0 grow flex-col overflow-auto columns:flex-row">
+        <div className="shrink-0 overflow-auto border-r border-line bg-sheet px-4 py-3 columns:w-[280px]">
           <h2 className="mb-2 font-bold">Write as anybody</h2>
           <WriteLetter />
         </div>
         <nav
           aria-label="Simulated mailboxes"
-          className="w-[290px] shrink-0 overflow-auto border-r border-line py-3"
+          className="max-h-64 shrink-0 overflow-auto border-r border-line py-3 columns:max-h-none columns:w-[290px] max-columns:border-t"
         >
           <BoxList title="Ostrel Gardens" boxes={inside} chosen={chosen} onChoose={setAddress} />
           <BoxList title="Outside Ostrel Gardens" boxes={outside} chosen={chosen} onChoose={setAddress} />

@@ -29,22 +29,24 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
   );
   return (
     <>
-      <tr className="border-t border-line align-top">
-        <td className="py-1.5 pl-4 text-sm text-ink2">{dayAndTime(group.at)}</td>
-        <td className="truncate py-1.5 pr-3">
+      <tr className="border-t border-line py-1 align-top max-columns:grid max-columns:grid-cols-[minmax(0,1fr)_auto] max-columns:px-4">
+        <td className="py-1.5 text-sm text-ink2 max-columns:order-2 columns:pl-4">{dayAndTime(group.at)}</td>
+        <td className="truncate py-1.5 pr-3 max-columns:order-1">
           <Link className="font-semibold hover:underline" to={`/incoming/${group.message.id}`}>
             {group.message.subject || '(no subject)'}
           </Link>
           <span className="block truncate text-sm text-ink2">{group.message.sender}</span>
         </td>
-        <td className="truncate py-1.5 pr-3">
-          <Link className="hover:underline" to={`/rules/${group.rule}`}>
+        <td className="truncate pr-3 max-columns:order-3 max-columns:col-span-2 columns:py-1.5">
+          <Link className="text-moss hover:underline" to={`/rules/${group.rule}`}>
             {group.name}
           </Link>
           <span className="block text-sm text-ink2">version {group.version}</span>
         </td>
-        <td className="py-1.5 pr-3">{only ? <OneStep step={only} /> : <InOneLine steps={steps} />}</td>
-        <td className="py-1.5 pr-4 text-right">
+        <td className="pr-3 max-columns:order-4 max-columns:col-span-2 columns:py-1.5">
+          {only ? <OneStep step={only} /> : <InOneLine steps={steps} />}
+        </td>
+        <td className="max-columns:order-5 max-columns:col-span-2 max-columns:-ml-2 columns:py-1.5 columns:pr-4 columns:text-right">
           {only ? (
             acts(only)
           ) : (
@@ -57,12 +59,14 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
       {!only &&
         open &&
         steps.map((step) => (
-          <tr key={step.id} className="align-top">
-            <td colSpan={3} />
-            <td className="py-1 pr-3">
+          <tr key={step.id} className="align-top max-columns:block max-columns:px-4">
+            <td colSpan={3} className="max-columns:hidden" />
+            <td className="py-1 pr-3 max-columns:block">
               <OneStep step={step} />
             </td>
-            <td className="py-1 pr-4 text-right">{acts(step)}</td>
+            <td className="max-columns:-ml-2 max-columns:block max-columns:pb-1 columns:py-1 columns:pr-4 columns:text-right">
+              {acts(step)}
+            </td>
           </tr>
         ))}
     </>

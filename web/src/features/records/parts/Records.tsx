@@ -81,20 +81,20 @@ export function Records() {
           </Empty>
         )}
         {shown.length > 0 && (
-          <table className="w-full table-fixed text-left">
+          <table className="w-full table-fixed text-left max-columns:block">
             <caption className="sr-only">{counted(shown.length, 'record')}</caption>
-            <thead className="text-[12.5px] text-ink2">
+            <thead className="text-[12.5px] text-ink2 max-columns:sr-only">
               <tr>
                 <th className="w-[116px] py-1 pl-4 font-normal">when</th>
                 <th className="w-[25%] font-normal">message</th>
                 <th className="w-[19%] font-normal">rule</th>
                 <th className="font-normal">what was done, and why</th>
-                <th className="w-[240px] font-normal">
+                <th className="w-[124px] font-normal min-[1200px]:w-[240px]">
                   <span className="sr-only">what you can do</span>
                 </th>
               </tr>
             </thead>
-            <tbody>
+            <tbody className="max-columns:block">
               {grouped(shown).map((group) => (
                 <GroupRows
                   key={`${group.message.id} ${group.rule} ${group.version}`}

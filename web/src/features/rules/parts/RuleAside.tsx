@@ -47,7 +47,7 @@ export function RuleAside({
     <aside
       data-region
       aria-label="The selected rule"
-      className="hidden w-[340px] shrink-0 overflow-auto border-l border-line bg-sheet px-4 py-3.5 min-[1100px]:block"
+      className="max-h-[42%] shrink-0 overflow-auto border-t border-line2 bg-sheet px-4 py-3.5 min-[1100px]:max-h-none min-[1100px]:w-[340px] min-[1100px]:border-t-0 min-[1100px]:border-l min-[1100px]:border-line"
     >
       <h2 className="text-lg font-bold">{rule.name}</h2>
       <p className="mt-1 text-ink2">{sentence}</p>

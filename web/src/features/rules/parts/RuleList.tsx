@@ -75,8 +75,8 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   );
 
   return (
-    <div className="flex h-full min-h-0">
-      <section data-region aria-label="Rules" className="min-w-0 grow overflow-auto">
+    <div className="flex h-full min-h-0 flex-col min-[1100px]:flex-row">
+      <section data-region aria-label="Rules" className="min-h-0 min-w-0 grow overflow-auto">
         <div className="flex flex-wrap items-baseline gap-x-2.5 gap-y-1 px-4 pt-3.5 pb-2.5">
           <h1 className="text-lg font-bold">Rules</h1>
           <span className="grow text-sm text-ink2">

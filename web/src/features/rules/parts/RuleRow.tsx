@@ -56,7 +56,7 @@ export const RuleRow = memo(function RuleRow(props: Props) {
         e.preventDefault();
         acts.dropped(e.dataTransfer.getData('application/x-jubek-rule'), rule);
       }}
-      className={`grid h-[52px] [contain-intrinsic-height:52px] [content-visibility:auto] cursor-default grid-cols-[26px_minmax(0,1fr)_64px_56px_148px] items-center gap-2.5 border-b border-line px-2.5 ${
+      className={`grid h-[52px] [contain-intrinsic-height:52px] [content-visibility:auto] cursor-default grid-cols-[18px_minmax(0,1fr)_36px_44px] items-center gap-2 columns:grid-cols-[26px_minmax(0,1fr)_64px_56px_148px] columns:gap-2.5 border-b border-line px-2.5 ${
         selected ? 'rounded-md border-transparent bg-sheet ring-[1.5px] ring-moss' : ''
       }`}
     >
@@ -74,7 +74,7 @@ export const RuleRow = memo(function RuleRow(props: Props) {
         </span>
         <span className="block truncate text-sm text-ink2">{props.sentence}</span>
       </span>
-      <span role="gridcell" className="flex gap-1">
+      <span role="gridcell" className="flex gap-1 max-columns:hidden">
         {happenings(rule).map((kind) => (
           <Glyph key={kind} of={kind} />
         ))}
@@ -84,7 +84,7 @@ export const RuleRow = memo(function RuleRow(props: Props) {
       </span>
       <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
         <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={(on) => acts.toggle(rule, on)} />
-        {stateInWords(rule, props.today)}
+        <span className="max-columns:sr-only">{stateInWords(rule, props.today)}</span>
       </span>
     </div>
   );

@@ -75,7 +75,7 @@ export function SaveBar(props: Props) {
   const now = book.data;
   const conflict = saving.error instanceof Problem && saving.error.status === 409 ? saving.error : undefined;
   return (
-    <div className="border-t border-line2 bg-sheet">
+    <div data-region role="region" aria-label="Saving" className="border-t border-line2 bg-sheet">
       {conflict && (
         <Conflict
           problem={conflict}

@@ -10,6 +10,7 @@ import { happeningOf } from '../../../rules';
 import { Glyph } from '../../../../ui/glyphs';
 import { Menu } from '../../../../ui/Menu';
 import { Question } from '../../../../ui/Question';
+import { useFocusOnAdded } from '../../../../ui/focus';
 import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '../../../criteria';
 import { aroundOf } from '../../around';
 import { withSteps, type Asked, type Draft, type Step } from '../../model';
@@ -41,6 +42,7 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, samp
   const [deleting, setDeleting] = useState(false);
   const around = aroundOf(draft, mailbox, evidence, sample);
   const setItems = (side: 'picksOut' | 'leavesOut', items: Item[]) => onChange({ ...draft, [side]: items });
+  const steps = useFocusOnAdded<HTMLDivElement>(draft.does.length);
   const setDoes = (does: Step[]) => onChange(withSteps(draft, does, evidence?.presetEnding));
   const meet = evidence
     ? evidence.counts.picked +
@@ -170,15 +172,17 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, samp
             ))
           }
         >
-          {draft.does.map((step, i) => (
-            <StepCard
-              key={i}
-              step={step}
-              around={around}
-              onChange={(changed) => setDoes(draft.does.map((s, at) => (at === i ? changed : s)))}
-              onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
-            />
-          ))}
+          <div ref={steps}>
+            {draft.does.map((step, i) => (
+              <StepCard
+                key={i}
+                step={step}
+                around={around}
+                onChange={(changed) => setDoes(draft.does.map((s, at) => (at === i ? changed : s)))}
+                onRemove={() => setDoes(draft.does.filter((_, at) => at !== i))}
+              />
+            ))}
+          </div>
           {draft.ending === undefined && evidence?.presetEnding === 'stop here' && (
             <p className="mb-2 text-sm text-ink2">
               Later rules stop here, as this rule replies to the message or takes it out of the inbox.{' '}

@@ -37,7 +37,12 @@ const NAMES: Record<Step['do'], string> = {
 export function StepCard({ step, around, onChange, onRemove }: Props) {
   const title = useId();
   return (
-    <div role="group" aria-labelledby={title} className="mb-2 rounded-md border border-line px-2.5 py-2">
+    <div
+      role="group"
+      tabIndex={-1}
+      aria-labelledby={title}
+      className="mb-2 rounded-md border border-line px-2.5 py-2"
+    >
       <div className="flex items-center gap-2">
         <Glyph of={happeningOf(step)} />
         <span id={title} className="grow font-semibold">
