@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
@@ -79,7 +79,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
       <section data-region aria-label="Rules" className="min-h-0 min-w-0 grow overflow-auto">
         <div className="flex flex-wrap items-baseline gap-x-2.5 gap-y-1 px-4 pt-3.5 pb-2.5">
           <h1 className="text-lg font-bold">Rules</h1>
-          <span className="grow text-sm text-ink2">
+          <span className="min-w-0 grow text-sm text-ink2 columns:basis-0 columns:truncate">
             Every message passes through these rules from top to bottom.
           </span>
           {rules.length > 8 && (
@@ -113,7 +113,13 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
         {rules.length === 0 ? (
           <Empty>
             <p>No rules yet, so all mail stays in the inbox.</p>
-            <p className="mt-2">Open a recurring message in Incoming, and start a rule from it.</p>
+            <p className="mt-2">
+              Open one of your{' '}
+              <Link to="/incoming" className="font-semibold text-moss underline">
+                recurring messages
+              </Link>{' '}
+              and start a rule from it.
+            </p>
           </Empty>
         ) : (
           <div className="flex pr-4 pl-5">
