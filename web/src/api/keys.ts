@@ -40,6 +40,7 @@ export const keys = {
   session: key('session'),
   setAside: key('set-aside'),
   start: key('start'),
+  stop: key('stop'),
   suggestions: key('suggestions'),
   templateVersions: key('template versions'),
   templates: key('templates'),

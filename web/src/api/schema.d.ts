@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stop"];
+        put: operations["stop_1"];
+        post?: never;
+        delete: operations["release"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/suggestions": {
         parameters: {
             query?: never;
@@ -1986,6 +2002,11 @@ export interface components {
             source?: string;
             /** @enum {string} */
             state: "PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE";
+        };
+        StopView: {
+            /** Format: date-time */
+            since?: string;
+            who?: string;
         };
         StoredDecision: {
             /** Format: int32 */
@@ -3455,6 +3476,74 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["StepView"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopView"];
+                };
+            };
+        };
+    };
+    stop_1: {
+        parameters: {
+            query: {
+                all: boolean;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopView"];
+                };
+            };
+        };
+    };
+    release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StopView"];
                 };
             };
         };

@@ -15,8 +15,14 @@ import { OUTSIDE, PLACES } from './places';
 const ITEM =
   'flex cursor-pointer items-baseline gap-2 px-3 py-1.5 data-[selected=true]:bg-moss-soft [&>span:first-child]:truncate';
 
+interface Props {
+  demo: boolean;
+  /** Asks whether all outgoing mail is to stop; absent while it is stopped. */
+  onStop: (() => void) | undefined;
+}
+
 /** Goes anywhere and does what is named: Ctrl+K, a few letters, Enter. */
-export function JumpBox({ demo }: { demo: boolean }) {
+export function JumpBox({ demo, onStop }: Props) {
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKey = (event: globalThis.KeyboardEvent) => {
@@ -43,14 +49,14 @@ export function JumpBox({ demo }: { demo: boolean }) {
           className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-lg border border-line2 bg-sheet"
         >
           <Dialog.Title className="sr-only">Jump to a place, a rule, a person or a message</Dialog.Title>
-          <Jumps demo={demo} onDone={() => setOpen(false)} />
+          <Jumps demo={demo} onStop={onStop} onDone={() => setOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   );
 }
 
-function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
+function Jumps({ demo, onStop, onDone }: Props & { onDone: () => void }) {
   const [typed, setTyped] = useState('');
   const found = useFound(typed);
   const book = useRuleBook();
@@ -90,7 +96,7 @@ function Jumps({ demo, onDone }: { demo: boolean; onDone: () => void }) {
             </Jump>
           ))}
         </Named>
-        <Acts rules={rules} onGo={go} onDone={onDone} />
+        <Acts rules={rules} onStop={onStop} onGo={go} onDone={onDone} />
         {typed.trim().length > 1 && (
           <>
             <Named heading="People">
@@ -159,11 +165,12 @@ function hasAllWords(value: string, typed: string): number {
 
 interface ActsProps {
   rules: Rule[];
+  onStop: (() => void) | undefined;
   onGo: (path: string) => void;
   onDone: () => void;
 }
 
-function Acts({ rules, onGo, onDone }: ActsProps) {
+function Acts({ rules, onStop, onGo, onDone }: ActsProps) {
   const book = useRuleBook();
   const saving = useSaveRuleBook();
   const signOut = useSignOut();
@@ -202,6 +209,16 @@ function Acts({ rules, onGo, onDone }: ActsProps) {
           {rule.on ? 'Pause' : 'Switch on'} “{rule.name}”
         </Jump>
       ))}
+      {onStop && (
+        <Jump
+          onSelect={() => {
+            onDone();
+            onStop();
+          }}
+        >
+          Stop all outgoing mail …
+        </Jump>
+      )}
       <Jump onSelect={() => signOut.mutate()}>Sign out</Jump>
     </Named>
   );

@@ -14,7 +14,8 @@ import {
   watchingInWords,
   WINDOWS,
 } from '../features/mailbox';
-import { Account, useSignOut } from '../features/session';
+import { Account, useSession, useSignOut } from '../features/session';
+import { AskToStop, StopStrip, useStop } from '../features/stop';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
 import { useRuleBook } from '../features/rules';
@@ -36,6 +37,10 @@ export function TopStrip({ name, demo, rule }: Props) {
   const past = usePastMail();
   const signOut = useSignOut();
   const [account, setAccount] = useState(false);
+  const [stopping, setStopping] = useState(false);
+  const isStopped = useStop().data?.since !== undefined;
+  const mailboxes = useSession().data?.mailboxes ?? [];
+  const stop = isStopped ? undefined : () => setStopping(true);
   const watching = mailbox.data && watchingInWords(mailbox.data);
   return (
     <header data-region aria-label="Current mailbox" className="shrink-0">
@@ -45,7 +50,7 @@ export function TopStrip({ name, demo, rule }: Props) {
           Jubek
         </span>
         {mailbox.data && <MailboxChip address={mailbox.data.address} />}
-        <span className="hidden min-[760px]:block">
+        <span className={`hidden ${rule === undefined ? 'min-[760px]:block' : 'min-[1000px]:block'}`}>
           <Choice
             label="evidence period"
             value={String(days)}
@@ -58,7 +63,7 @@ export function TopStrip({ name, demo, rule }: Props) {
           />
         </span>
         {rule === undefined ? <span className="grow" /> : <InRule demo={demo} rule={rule} />}
-        <JumpBox demo={demo} />
+        <JumpBox demo={demo} onStop={stop} />
         {demo && <ClockNote />}
         <WaitingNote />
         {watching && (
@@ -82,11 +87,14 @@ export function TopStrip({ name, demo, rule }: Props) {
           }
           items={[
             { text: 'Your account', onSelect: () => setAccount(true) },
+            ...(stop ? [{ text: 'Stop all outgoing mail …', onSelect: stop }] : []),
             { text: 'Sign out', onSelect: () => signOut.mutate() },
           ]}
         />
         <Account open={account} onClose={() => setAccount(false)} />
+        <AskToStop open={stopping} others={mailboxes.length - 1} onClose={() => setStopping(false)} />
       </div>
+      <StopStrip />
       {watching?.trouble && (
         <p role="alert" className="border-b border-line bg-clay-soft px-4 py-1.5 text-clay">
           {watching.text}
@@ -102,8 +110,8 @@ function InRule({ demo, rule }: { demo: boolean; rule: string }) {
   const book = useRuleBook();
   const name = book.data?.document.rules.find((one) => one.id === rule)?.name ?? 'a new rule';
   return (
-    <span className="flex min-w-0 grow items-center gap-2">
-      <span className="max-[599px]:hidden">
+    <span className="flex min-w-0 grow items-center gap-2 max-[1179px]:shrink-0">
+      <span className="shrink-0 max-[599px]:hidden">
         <PlacesButton demo={demo} />
       </span>
       <span className="hidden min-w-0 truncate min-[1180px]:block" title={name}>

@@ -11,7 +11,7 @@ const TOLD_BY: Record<Signal['topic'], Name[]> = {
   MESSAGES: ['messages', 'message', 'kinds', 'desk', 'setAside', 'pastMail', 'folders'],
   STEPS: ['records', 'desk', 'messages', 'message', 'uses', 'answers'],
   NOTICES: ['notices'],
-  MAILBOX: ['mailbox', 'pastMail', 'aliasTests'],
+  MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop'],
   WORK: [],
 };
 

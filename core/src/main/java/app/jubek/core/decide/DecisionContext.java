@@ -3,12 +3,12 @@ package app.jubek.core.decide;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.template.Prepared;
 import app.jubek.core.view.MessageContext;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
@@ -32,8 +32,6 @@ public record DecisionContext(
         Map<RuleId, Instant> onSince,
         Prepared prepared,
         Agreed agreed) {
-    private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
-
     /** Who outside has agreed. */
     public sealed interface Agreed {
         boolean has(MailAddress address);
@@ -97,7 +95,7 @@ public record DecisionContext(
 
     /** Whether an automatic answer now would come more than a day after the message. */
     boolean isOverLate() {
-        return context.received().plus(ANSWERED_WITHIN).isBefore(now());
+        return Clearance.isOverLate(context.received(), now());
     }
 
     /** Times of arrival have whole seconds (RFC 9051, date-time), so a rule counts as on from the second's beginning. */

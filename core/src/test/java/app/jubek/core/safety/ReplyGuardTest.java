@@ -9,7 +9,9 @@ import app.jubek.core.plan.Refusal;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ReplyFrequency;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -190,9 +192,8 @@ class ReplyGuardTest {
 
     @Test
     void theLastLookHoldsOutsideMailAndMailBeyondTheHourlyLimitAndWithholdsForAPausedRule() {
-        Outgoing inside =
-                new Outgoing.HandedOn(MailAddress.of("duty@ostrel-gardens.example"), java.util.Optional.empty());
-        Outgoing outside = new Outgoing.HandedOn(MailAddress.of("x@elsewhere.example"), java.util.Optional.empty());
+        Outgoing inside = new Outgoing.HandedOn(MailAddress.of("duty@ostrel-gardens.example"), Optional.empty());
+        Outgoing outside = new Outgoing.HandedOn(MailAddress.of("x@elsewhere.example"), Optional.empty());
         assertThat(look(inside, true, false, 199, 99)).isInstanceOf(Clearance.Verdict.Clear.class);
         assertThat(look(inside, true, false, 200, 99)).isEqualTo(new Clearance.Verdict.Hold(Reason.HOURLY_LIMIT));
         assertThat(look(inside, true, false, 199, 100)).isEqualTo(new Clearance.Verdict.Hold(Reason.RULE_LIMIT));
@@ -204,11 +205,31 @@ class ReplyGuardTest {
     @Test
     void aTestOfAnAliasNeverLeavesTheOrganisation() {
         Outgoing.SelfTest inside =
-                new Outgoing.SelfTest(MailAddress.of("walks@ostrel-gardens.example"), java.util.Optional.empty());
-        Outgoing.SelfTest outside =
-                new Outgoing.SelfTest(MailAddress.of("x@elsewhere.example"), java.util.Optional.empty());
+                new Outgoing.SelfTest(MailAddress.of("walks@ostrel-gardens.example"), Optional.empty());
+        Outgoing.SelfTest outside = new Outgoing.SelfTest(MailAddress.of("x@elsewhere.example"), Optional.empty());
         assertThat(Clearance.look(inside, Mails.VISITS)).isPresent();
         assertThat(Clearance.look(outside, Mails.VISITS)).isEmpty();
+    }
+
+    @Test
+    void anAnswerThatIsLateByMoreThanADayWaitsForAPersonAndMailThatIsHandedOnIsNeverLate() {
+        Instant received = Instant.parse("2026-11-20T09:00:00Z");
+        assertThat(Clearance.isOverLate(received, received.plus(Duration.ofDays(1))))
+                .isFalse();
+        assertThat(Clearance.isOverLate(
+                        received, received.plus(Duration.ofDays(1)).plusMillis(1)))
+                .isTrue();
+        MailAddress inside = MailAddress.of("walks@ostrel-gardens.example");
+        Outgoing answer = new Outgoing.Answer(inside, Optional.empty());
+        assertThat(late(answer, false)).isEqualTo(new Clearance.Verdict.Hold(Reason.OVER_LATE));
+        assertThat(late(answer, true)).isInstanceOf(Clearance.Verdict.Clear.class);
+        assertThat(late(new Outgoing.HandedOn(inside, Optional.empty()), false))
+                .isInstanceOf(Clearance.Verdict.Clear.class);
+    }
+
+    private static Clearance.Verdict late(Outgoing outgoing, boolean approved) {
+        Clearance.Flow little = new Clearance.Flow(0, 100);
+        return Clearance.look(outgoing, new Clearance.Now(Mails.VISITS, true, approved, false, true, little, little));
     }
 
     private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean approved, int mailbox, int rule) {
@@ -218,6 +239,7 @@ class ReplyGuardTest {
                         Mails.VISITS,
                         on,
                         approved,
+                        false,
                         false,
                         new Clearance.Flow(mailbox, 200),
                         new Clearance.Flow(rule, 100)));

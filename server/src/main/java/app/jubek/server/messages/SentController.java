@@ -10,7 +10,7 @@ import app.jubek.server.account.Allowed;
 import app.jubek.server.http.AsWritten;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
-import app.jubek.server.queue.FrozenMail;
+import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.queue.Outbox;
 import app.jubek.server.step.StepView;
 import java.io.IOException;
@@ -61,7 +61,8 @@ class SentController {
 
     @GetMapping("/api/mailboxes/{mailbox}/steps/{step}/sent")
     SentView sent(@Allowed UUID mailbox, @PathVariable UUID step) {
-        ByteSource bytes = frozen.of(mailbox, step);
+        StepView of = outbox.step(mailbox, step);
+        ByteSource bytes = frozen.of(of.id(), of.kind(), of.message());
         try (InputStream in = bytes.open();
                 InputStream again = bytes.open()) {
             ReadMessage message = reading.read(in);

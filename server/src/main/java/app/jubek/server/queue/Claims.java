@@ -20,6 +20,7 @@ import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.step.Work;
+import app.jubek.server.stop.Stops;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -57,6 +58,7 @@ class Claims {
     private final Nodes nodes;
     private final StepCounts counts;
     private final AfterReply afterReply;
+    private final Stops stops;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
@@ -69,12 +71,14 @@ class Claims {
             Nodes nodes,
             StepCounts counts,
             AfterReply afterReply,
+            Stops stops,
             TransactionTemplate transaction,
             Clock clock) {
         this.transaction = transaction;
         this.nodes = nodes;
         this.counts = counts;
         this.afterReply = afterReply;
+        this.stops = stops;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
@@ -138,6 +142,9 @@ class Claims {
         Optional<Cleared> cleared = Optional.empty();
         if (step.kind().leaves()) {
             mailboxes.lock(step.mailboxId());
+            if (stops.of(step.mailboxId()).isPresent()) {
+                return new Found.LookAgain();
+            }
             Clearance.Verdict verdict = Clearance.look(outgoing(step), now(step, mailbox));
             if (!(verdict instanceof Clearance.Verdict.Clear clear)) {
                 keepBack(step, verdict);
@@ -200,12 +207,15 @@ class Claims {
                 .find(new RuleId(step.ruleId()))
                 .filter(rule -> rule.on())
                 .isPresent();
-        Instant since = clock.instant().minus(HOUR);
+        Instant now = clock.instant();
+        Instant since = now.minus(HOUR);
+        Instant received = steps.received(step.messageId());
         return new Clearance.Now(
                 mailbox.own(),
                 ruleOn,
                 step.isApproved(),
-                mailboxes.wasRestoredSince(mailbox.id(), steps.received(step.messageId())),
+                mailboxes.wasRestoredSince(mailbox.id(), received),
+                Clearance.isOverLate(received, now),
                 new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
                 new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
     }

@@ -130,6 +130,14 @@ public class Outbox {
     }
 
     /**
+     * @throws Refused as not found, when it is none of this mailbox
+     */
+    @Transactional(readOnly = true)
+    public StepView step(UUID mailbox, UUID id) {
+        return view(steps.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound), false);
+    }
+
+    /**
      * What a person decides about one step.
      *
      * @throws Refused when the step is no longer in a state for it

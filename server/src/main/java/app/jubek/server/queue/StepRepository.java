@@ -38,6 +38,8 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
               where b.state = SENDING)
             select s.id from StepEntity s
             where s.state = READY and s.dueAt <= instant
+            and (s.kind not in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)
+              or not exists (select 1 from StopEntity stop where stop.mailbox = s.mailboxId))
             and (select count(*) from busy b where b.mailbox = s.mailboxId) < :ofMailbox
             and (select count(*) from busy b where b.mailbox = s.mailboxId and b.rule = s.ruleId) < :ofRule
             and (s.recipient = '' or (select count(*) from busy b where b.recipient = s.recipient) < :toRecipient)

@@ -13,6 +13,7 @@ import app.jubek.server.folders.ImapSteps;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.ServerTrouble;
 import app.jubek.server.notice.Notices;
+import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.platform.Border;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
@@ -111,7 +112,7 @@ class Worker {
         Outgoing outgoing = cleared.outgoing();
         String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
         String recipient = outgoing.recipient().address();
-        ByteSource content = frozen.of(step);
+        ByteSource content = frozen.of(step.id(), step.kind(), step.messageId());
         try {
             sessions.send(mailbox, sender, recipient, content);
         } catch (NullSenderRefused refused) {

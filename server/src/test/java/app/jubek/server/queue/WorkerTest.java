@@ -2,6 +2,7 @@ package app.jubek.server.queue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
@@ -24,6 +25,7 @@ import app.jubek.server.folders.ImapSteps;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.notice.Notices;
+import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
@@ -59,7 +61,7 @@ class WorkerTest {
         StepEntity step = new StepEntity(mailbox.id(), 7, kind, 0, "{\"do\":\"archive\"}", Instant.EPOCH);
         Claims.Claim claim = new Claims.Claim(step, mailbox, cleared);
         when(claims.next()).thenReturn(new Claims.Found.Work(claim));
-        when(frozen.of(step)).thenReturn(ByteSource.of(new byte[0]));
+        when(frozen.of(any(), any(), anyLong())).thenReturn(ByteSource.of(new byte[0]));
         return claim;
     }
 

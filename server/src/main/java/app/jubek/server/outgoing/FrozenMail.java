@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.outgoing;
 
 import app.jubek.core.message.ByteSource;
 import app.jubek.core.outgoing.Redirected;
@@ -8,35 +8,27 @@ import app.jubek.server.platform.Refused;
 import app.jubek.server.step.Work;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What left or is to leave, byte for byte as it was frozen when it was planned. */
 @Service
 public class FrozenMail {
-    private final StepRepository steps;
     private final StepContent bytes;
     private final StoredMail mail;
 
-    FrozenMail(StepRepository steps, StepContent bytes, StoredMail mail) {
-        this.steps = steps;
+    FrozenMail(StepContent bytes, StoredMail mail) {
         this.bytes = bytes;
         this.mail = mail;
     }
 
     /**
+     * @param message what the step is about
      * @throws Refused as not found, when the step sends nothing, or its bytes were cleared away for their age
      */
-    @Transactional(readOnly = true)
-    public ByteSource of(UUID mailbox, UUID step) {
-        StepEntity found = steps.findByIdAndMailboxId(step, mailbox).orElseThrow(Refused::notFound);
+    public ByteSource of(UUID step, Work kind, long message) {
         if (!bytes.has(step)) {
             throw Refused.notFound();
         }
-        return of(found);
-    }
-
-    ByteSource of(StepEntity step) {
-        ByteSource frozen = bytes.of(step.id());
-        return step.kind() == Work.REDIRECT ? new Redirected(frozen, mail.bytes(step.messageId())) : frozen;
+        ByteSource frozen = bytes.of(step);
+        return kind == Work.REDIRECT ? new Redirected(frozen, mail.bytes(message)) : frozen;
     }
 }
