@@ -9,11 +9,9 @@ import java.util.HashSet;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Much mail at once, after an outage: two days' here, a week's in {@code bin/soak backlog}. */
-@Tag("promise")
 class BacklogTest {
     private static final int BACKLOG = Integer.getInteger("soak.backlog", 500);
 

@@ -8,11 +8,9 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A mailbox of 50,000 messages is connected, the server killed while it reads them. Run by bin/soak. */
-@Tag("promise")
 class FirstReadingRun {
     private static final int MESSAGES = 50_000;
     private static final int REMOVED = 500;

@@ -20,11 +20,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
 import org.eclipse.angus.mail.imap.IMAPFolder;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** 1,700 waiting messages through the whole of Jubek, beside a loop that fetches and sends and does nothing else. */
-@Tag("promise")
 class FlowRun {
     private static final int MESSAGES = 1_700;
     private static final int BATCH = 100;

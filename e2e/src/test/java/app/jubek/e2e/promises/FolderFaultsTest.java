@@ -12,12 +12,10 @@ import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** What becomes of work in folders when the mail server lacks something, refuses, or other people act meanwhile. */
-@Tag("promise")
 class FolderFaultsTest {
     private static Bench bench;
     private static Node node;

@@ -17,11 +17,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Whatever strangers send between them, honest messages are handed on and answered, and what can't be read is shown. */
-@Tag("promise")
 class HostileMailTest {
     private static final Duration SOON = Duration.ofSeconds(10);
     private static final String NESTED = "(".repeat(80_000);

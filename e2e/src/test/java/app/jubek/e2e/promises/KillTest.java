@@ -8,11 +8,9 @@ import java.io.IOException;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The server is killed at the worst moments and started again; nothing is lost, nothing is answered twice. */
-@Tag("promise")
 class KillTest {
     private static Bench bench;
     private static Node node;

@@ -7,11 +7,9 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Messages of 30 MB are streamed: none of them is in memory whole. */
-@Tag("promise")
 class LargeMessageTest {
     private static final int LINES = 390_000;
     private static final int MESSAGES = 4;

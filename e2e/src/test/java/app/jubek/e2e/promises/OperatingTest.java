@@ -13,12 +13,10 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** What whoever runs Jubek relies on: signs of life, logs, a stop in good order, backups, keys, age. */
-@Tag("promise")
 class OperatingTest {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
     private static final String NAME = "operating";

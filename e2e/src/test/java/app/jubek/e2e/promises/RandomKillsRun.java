@@ -9,11 +9,9 @@ import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Twenty times over a thousand messages the server is killed at a moment that a seed chooses. Run by bin/soak. */
-@Tag("promise")
 class RandomKillsRun {
     private static final int ROUNDS = 20;
     private static final int MESSAGES = 50;

@@ -6,11 +6,9 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** How the page may be reached from other machines: through TLS, and forwarded headers count from listed proxies only. */
-@Tag("promise")
 class ReachedFromOutsideTest {
     private static final String[] FORWARDED = {"X-Forwarded-Proto", "https", "X-Forwarded-For", "192.0.2.44"};
 

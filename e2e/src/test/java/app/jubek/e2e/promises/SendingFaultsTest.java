@@ -9,12 +9,10 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** What becomes of mail that leaves when the mail server refuses, hangs or breaks off. */
-@Tag("promise")
 class SendingFaultsTest {
     private static Bench bench;
     private static Node node;

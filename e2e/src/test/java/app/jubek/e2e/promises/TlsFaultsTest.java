@@ -5,11 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A password is sent to nobody whose certificate does not hold, and to nobody in plain text. */
-@Tag("promise")
 class TlsFaultsTest {
     private static String watching(Node node) {
         return node.mailboxView().at("/trouble/cause/code").asString();

@@ -10,11 +10,9 @@ import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Two server processes on one database and one mailbox, one of them with a clock that is five minutes slow. */
-@Tag("promise")
 class TwoNodesTest {
     private static final Path FAKE_TIME = Path.of("/usr/lib/x86_64-linux-gnu/faketime/libfaketime.so.1");
     private static final int MESSAGES = 200;
