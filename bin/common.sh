@@ -80,11 +80,11 @@ server_command() {
 }
 
 wait_for_server() { # pid, log
-  for _ in $(seq 300); do
+  for _ in $(seq 600); do
     if (exec 3<>"/dev/tcp/127.0.0.1/$WEB_PORT") 2>/dev/null &&
       curl -fsS "http://127.0.0.1:$WEB_PORT/actuator/health/readiness" >/dev/null 2>&1; then return 0; fi
     kill -0 "$1" 2>/dev/null || { [[ ! -f $2 ]] || tail -30 "$2" >&2; die "the server did not start; the whole log is $2"; }
     sleep 0.2
   done
-  die "the server is not ready after a minute; its log is $2"
+  die "the server is not ready after two minutes; its log is $2"
 }

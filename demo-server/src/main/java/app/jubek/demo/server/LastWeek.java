@@ -3,6 +3,7 @@ package app.jubek.demo.server;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.Watching;
+import app.jubek.server.platform.Refused;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
@@ -33,13 +34,22 @@ class LastWeek {
         this.messages = messages;
     }
 
-    /** Before anything else goes by the clock. */
+    /** Before anything else goes by the clock. The post office may still be filling its mailboxes. */
     @Order(Ordered.HIGHEST_PRECEDENCE)
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
-        postOffice.clock();
+        await(this::postOfficeAnswers);
         if (postOffice.traffic().weekLeft() > 0) {
             new SimpleAsyncTaskExecutor("last-week-").execute(this::play);
+        }
+    }
+
+    private boolean postOfficeAnswers() {
+        try {
+            postOffice.clock();
+            return true;
+        } catch (Refused notYet) {
+            return false;
         }
     }
 

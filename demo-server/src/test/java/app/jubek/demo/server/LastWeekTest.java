@@ -14,6 +14,8 @@ import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.MailboxStatus;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.mailbox.Watching;
+import app.jubek.server.platform.Refused;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -68,6 +70,16 @@ class LastWeekTest {
         verify(postOffice, timeout(5_000).times(2)).nextHours();
         decided.set(3);
         verify(postOffice, after(100).times(2)).nextHours();
+    }
+
+    @Test
+    void thePostOfficeMayBeSlowerThanTheServer() {
+        when(postOffice.clock())
+                .thenThrow(Refused.unavailable("not yet"))
+                .thenReturn(new SimulatedPostOffice.DemoClock(0, Instant.EPOCH));
+        begin();
+        verify(postOffice, times(2)).clock();
+        verify(postOffice, timeout(5_000).times(1)).nextHours();
     }
 
     @Test
