@@ -8,6 +8,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 class AnswerTest extends Journey {
+    private static final String CARO = "caro@postbox.example";
     private static final String BEA = "bea@postbox.example";
 
     /** The page moves the clock forward only; other journeys want today's mail to be today's. */
@@ -36,6 +37,24 @@ class AnswerTest extends Journey {
         return page.getByRole(AriaRole.ROW)
                 .filter(new Locator.FilterOptions().setHasText(subject))
                 .filter(new Locator.FilterOptions().setHasText(what));
+    }
+
+    @Test
+    void allOutgoingMailIsStoppedByOneActAndLeavesWhenItMayAgain() {
+        page.keyboard().press("Control+k");
+        page.keyboard().type("stop all");
+        page.keyboard().press("Enter");
+        page.getByLabel("also stop my other mailbox").uncheck();
+        button("Stop it").click();
+        assertThat(page.getByText("No mail leaves visits@ostrel-gardens.example."))
+                .isVisible();
+        send("Caro <" + CARO + ">", "photos@ostrel-gardens.example", "stopped question", "Do we need a permit?");
+        assertThat(recordOf("stopped question", "to be replied to")).isVisible();
+        button("Let mail leave again").click();
+        assertThat(recordOf("stopped question", "replied to, filed in Photo permits — done"))
+                .isVisible();
+        goTo("Outside");
+        assertThat(mailOf(CARO).getByRole(AriaRole.LISTITEM)).hasCount(1);
     }
 
     @Test

@@ -36,7 +36,4 @@ interface MailboxRepository extends JpaRepository<MailboxEntity, UUID> {
     @Modifying
     @Query("update MailboxEntity m set m.lastMessageAt = greatest(:at, m.lastMessageAt) where m.id = :id")
     void messageCame(UUID id, Instant at);
-
-    @Query("select count(m) > 0 from MailboxEntity m where m.id = :id and m.restoredAt >= :received")
-    boolean wasRestoredSince(UUID id, Instant received);
 }

@@ -129,12 +129,6 @@ public class Mailboxes {
         signals.sendSoon(new Signal(Signal.Topic.MESSAGES, id));
     }
 
-    /** Whether the database was restored after a message came in, so that what it says of it may be old. */
-    @Transactional(readOnly = true)
-    public boolean wasRestoredSince(UUID id, Instant received) {
-        return mailboxes.wasRestoredSince(id, received);
-    }
-
     /** When each mail server was last heard of, by the mailbox's address. */
     @Transactional(readOnly = true)
     public Map<String, Instant> lastContacts() {

@@ -20,7 +20,6 @@ import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.step.Work;
-import app.jubek.server.stop.Stops;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -58,7 +57,6 @@ class Claims {
     private final Nodes nodes;
     private final StepCounts counts;
     private final AfterReply afterReply;
-    private final Stops stops;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
@@ -71,14 +69,12 @@ class Claims {
             Nodes nodes,
             StepCounts counts,
             AfterReply afterReply,
-            Stops stops,
             TransactionTemplate transaction,
             Clock clock) {
         this.transaction = transaction;
         this.nodes = nodes;
         this.counts = counts;
         this.afterReply = afterReply;
-        this.stops = stops;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
@@ -142,10 +138,11 @@ class Claims {
         Optional<Cleared> cleared = Optional.empty();
         if (step.kind().leaves()) {
             mailboxes.lock(step.mailboxId());
-            if (stops.of(step.mailboxId()).isPresent()) {
+            StepRepository.Standing standing = steps.standing(step.messageId());
+            if (standing.getStopped()) {
                 return new Found.LookAgain();
             }
-            Clearance.Verdict verdict = Clearance.look(outgoing(step), now(step, mailbox));
+            Clearance.Verdict verdict = Clearance.look(outgoing(step), now(step, mailbox, standing));
             if (!(verdict instanceof Clearance.Verdict.Clear clear)) {
                 keepBack(step, verdict);
                 return new Found.LookAgain();
@@ -201,7 +198,7 @@ class Claims {
         return reason == Reason.OUTSIDE ? reason.with(step.recipient()) : reason.with();
     }
 
-    private Clearance.Now now(StepEntity step, Mailbox mailbox) {
+    private Clearance.Now now(StepEntity step, Mailbox mailbox, StepRepository.Standing standing) {
         boolean ruleOn = books.current(mailbox.id())
                 .book()
                 .find(new RuleId(step.ruleId()))
@@ -209,13 +206,12 @@ class Claims {
                 .isPresent();
         Instant now = clock.instant();
         Instant since = now.minus(HOUR);
-        Instant received = steps.received(step.messageId());
         return new Clearance.Now(
                 mailbox.own(),
                 ruleOn,
                 step.isApproved(),
-                mailboxes.wasRestoredSince(mailbox.id(), received),
-                Clearance.isOverLate(received, now),
+                standing.getRestored(),
+                Clearance.isOverLate(standing.getReceived(), now),
                 new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
                 new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
     }

@@ -186,5 +186,22 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select m.receivedAt from MessageEntity m where m.id = :message")
     Instant received(long message);
 
+    /** How things are for a message just now. */
+    interface Standing {
+        Instant getReceived();
+
+        /** The database was restored after the message came in, so that what it says of it may be old. */
+        boolean getRestored();
+
+        /** Nothing is to leave its mailbox. */
+        boolean getStopped();
+    }
+
+    @Query("select m.receivedAt as received, case when exists (select 1 from MailboxEntity b"
+            + " where b.id = m.mailboxId and b.restoredAt >= m.receivedAt) then true else false end as restored,"
+            + " case when exists (select 1 from StopEntity p where p.mailbox = m.mailboxId) then true else false end"
+            + " as stopped from MessageEntity m where m.id = :message")
+    Standing standing(long message);
+
     boolean existsByMessageIdAndKind(long messageId, Work kind);
 }
