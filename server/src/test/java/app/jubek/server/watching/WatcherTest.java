@@ -176,8 +176,9 @@ class WatcherTest {
                 .addResponseHandler(any());
         AtomicInteger fetches = new AtomicInteger();
         when(session.command(startsWith("UID FETCH"), any())).thenAnswer(call -> {
-            if (fetches.incrementAndGet() == 1) {
-                told.get().handleResponse(new IMAPResponse("* 4 EXISTS"));
+            boolean first = fetches.incrementAndGet() == 1;
+            told.get().handleResponse(new IMAPResponse(first ? "* 4 EXISTS" : "* 3 EXISTS"));
+            if (first) {
                 told.get().handleResponse(new IMAPResponse("* 1 EXPUNGE"));
             }
             return new Response[] {new IMAPResponse("A1 OK done")};
