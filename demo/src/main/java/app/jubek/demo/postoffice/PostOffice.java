@@ -149,6 +149,9 @@ public final class PostOffice implements AutoCloseable {
             if (isEmpty(GardenMail.VISITS)) {
                 Files.writeString(until, end.toString());
                 clock.moveTo(week ? Week.LENGTH.negated() : Duration.ZERO);
+                if (!week) {
+                    traffic.isPast(end);
+                }
             }
             Instant filled = Files.exists(until) ? Instant.parse(Files.readString(until)) : end;
             GardenMail mail = GardenMail.of(GardenMail.SEED, filled, messages);

@@ -83,6 +83,11 @@ final class Traffic implements AutoCloseable {
                 week.stream().filter(letter -> !letter.at().isAfter(reached())).count();
     }
 
+    /** The week up to an instant is among past mail, and never comes by itself. */
+    synchronized void isPast(Instant end) throws IOException {
+        Files.writeString(kept, end.toString());
+    }
+
     synchronized State state() {
         return new State(0, week.size() - done, pace.paused(), pace.everySeconds());
     }

@@ -126,6 +126,19 @@ class PostOfficeTest {
     }
 
     @Test
+    void aWeekThatWasFilledInAsPastMailDoesNotComeOnceMore() throws Exception {
+        Instant end = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+        try (PostOffice office = open()) {
+            office.fillGardens(end, 200, false);
+        }
+        try (PostOffice office = open()) {
+            office.fillGardens(end, 200, true);
+            assertThat(weekLeft("GET")).isZero();
+            assertThat(office.clock().offset()).isZero();
+        }
+    }
+
+    @Test
     void theLastWeekComesInSomeHoursAtATimeGoesOnAfterARestartAndEndsAtTheRightTime() throws Exception {
         Instant end = Instant.now().truncatedTo(ChronoUnit.SECONDS);
         int left;
