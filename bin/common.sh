@@ -79,11 +79,15 @@ server_command() {
   SERVER=("${java[@]}" ${SERVER_JVM[@]+"${SERVER_JVM[@]}"} -XX:SharedArchiveFile="$archive" -cp "$jar${MORE_CLASSES:+:$MORE_CLASSES}" $main "$@")
 }
 
-wait_for_server() { # pid, log
+wait_for_server() { # pid and log of the server, and of each process that it needs
+  local i log
   for _ in $(seq 600); do
     if (exec 3<>"/dev/tcp/127.0.0.1/$WEB_PORT") 2>/dev/null &&
       curl -fsS "http://127.0.0.1:$WEB_PORT/actuator/health/readiness" >/dev/null 2>&1; then return 0; fi
-    kill -0 "$1" 2>/dev/null || { [[ ! -f $2 ]] || tail -30 "$2" >&2; die "the server did not start; the whole log is $2"; }
+    for ((i = 1; i < $#; i += 2)); do
+      log="${@:i+1:1}"
+      kill -0 "${!i}" 2>/dev/null || { [[ ! -f $log ]] || tail -30 "$log" >&2; die "it did not start; the whole log is $log"; }
+    done
     sleep 0.2
   done
   die "the server is not ready after two minutes; its log is $2"
