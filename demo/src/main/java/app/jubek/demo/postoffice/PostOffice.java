@@ -150,7 +150,7 @@ public final class PostOffice implements AutoCloseable {
                 Files.writeString(until, end.toString());
                 clock.moveTo(week ? Week.LENGTH.negated() : Duration.ZERO);
                 if (!week) {
-                    traffic.isPast(end);
+                    traffic.leaveOut(end);
                 }
             }
             Instant filled = Files.exists(until) ? Instant.parse(Files.readString(until)) : end;

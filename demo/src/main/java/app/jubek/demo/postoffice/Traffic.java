@@ -84,7 +84,7 @@ final class Traffic implements AutoCloseable {
     }
 
     /** The week up to an instant is among past mail, and never comes by itself. */
-    synchronized void isPast(Instant end) throws IOException {
+    synchronized void leaveOut(Instant end) throws IOException {
         Files.writeString(kept, end.toString());
     }
 

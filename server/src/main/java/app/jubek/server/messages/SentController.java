@@ -61,8 +61,8 @@ class SentController {
 
     @GetMapping("/api/mailboxes/{mailbox}/steps/{step}/sent")
     SentView sent(@Allowed UUID mailbox, @PathVariable UUID step) {
-        StepView of = outbox.step(mailbox, step);
-        ByteSource bytes = frozen.of(of.id(), of.kind(), of.message());
+        StepView found = outbox.step(mailbox, step);
+        ByteSource bytes = frozen.of(found.id(), found.kind(), found.message());
         try (InputStream in = bytes.open();
                 InputStream again = bytes.open()) {
             ReadMessage message = reading.read(in);
