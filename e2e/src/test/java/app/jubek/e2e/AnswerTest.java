@@ -32,13 +32,6 @@ class AnswerTest extends Journey {
         return mailOf(BEA).getByRole(AriaRole.LISTITEM);
     }
 
-    private Locator recordOf(String subject, String what) {
-        goTo("Records");
-        return page.getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText(subject))
-                .filter(new Locator.FilterOptions().setHasText(what));
-    }
-
     @Test
     void allOutgoingMailIsStoppedByOneActAndLeavesWhenItMayAgain() {
         page.keyboard().press("Control+k");
@@ -49,9 +42,9 @@ class AnswerTest extends Journey {
         assertThat(page.getByText("No mail leaves visits@ostrel-gardens.example."))
                 .isVisible();
         send("Caro <" + CARO + ">", "photos@ostrel-gardens.example", "stopped question", "Do we need a permit?");
-        assertThat(recordOf("stopped question", "to be replied to")).isVisible();
+        assertThat(record("stopped question", "to be replied to")).isVisible();
         button("Let mail leave again").click();
-        assertThat(recordOf("stopped question", "replied to, filed in Photo permits — done"))
+        assertThat(record("stopped question", "replied to, filed in Photo permits — done"))
                 .isVisible();
         goTo("Outside");
         assertThat(mailOf(CARO).getByRole(AriaRole.LISTITEM)).hasCount(1);
@@ -60,11 +53,11 @@ class AnswerTest extends Journey {
     @Test
     void aWriterIsAnsweredOnceInAWeekAndTheRecordsSayWhyNotTwice() {
         ask("first question");
-        assertThat(recordOf("first question", "replied to, filed in Photo permits — done"))
+        assertThat(record("first question", "replied to, filed in Photo permits — done"))
                 .isVisible();
         assertThat(answers()).hasCount(1);
         ask("second question");
-        assertThat(recordOf("second question", "not replied to — withheld"))
+        assertThat(record("second question", "not replied to — withheld"))
                 .containsText("this sender had a reply from this rule before: it replies once per sender in 7 days");
         assertThat(answers()).hasCount(1);
 
@@ -81,7 +74,7 @@ class AnswerTest extends Journey {
         assertThat(page.getByText("(moved by 7 days)")).isVisible();
         button("+1 hour").click();
         ask("a week later");
-        assertThat(recordOf("a week later", "replied to, filed in Photo permits — done"))
+        assertThat(record("a week later", "replied to, filed in Photo permits — done"))
                 .isVisible();
         assertThat(answers()).hasCount(3);
         page.getByText("Your photo permit").first().click();

@@ -22,12 +22,6 @@ class FromMailToRuleTest extends Journey {
         settled();
     }
 
-    private Locator row(String subject) {
-        return page.getByRole(AriaRole.LISTITEM)
-                .filter(new Locator.FilterOptions().setHasText(subject))
-                .first();
-    }
-
     @Test
     void whatKeepsComingIsSeenAndBecomesARuleThatTakesIt() {
         open("Recurring mail");

@@ -166,6 +166,13 @@ abstract class Journey {
         assertThat(page.getByText("is on.").first()).isVisible();
     }
 
+    /** Of a list of messages or of kinds. */
+    Locator row(String subject) {
+        return page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(subject))
+                .first();
+    }
+
     Locator record(String subject, String what) {
         goTo("Records");
         return page.getByRole(AriaRole.ROW)

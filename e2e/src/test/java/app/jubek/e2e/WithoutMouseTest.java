@@ -92,12 +92,6 @@ class WithoutMouseTest extends Journey {
         settled();
     }
 
-    private Locator row(String subject) {
-        return page.getByRole(AriaRole.LISTITEM)
-                .filter(new Locator.FilterOptions().setHasText(subject))
-                .first();
-    }
-
     private Locator inRow(String subject, String verdict) {
         return row(subject).getByText(verdict, new Locator.GetByTextOptions().setExact(true));
     }
