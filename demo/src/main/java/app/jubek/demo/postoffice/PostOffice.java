@@ -5,7 +5,7 @@ import app.jubek.demo.faults.FaultBench;
 import app.jubek.demo.faults.Relay;
 import app.jubek.demo.garden.GardenMail;
 import app.jubek.demo.garden.Week;
-import com.icegreen.greenmail.imap.ImapServer;
+import app.jubek.demo.imap.QuickImap;
 import com.icegreen.greenmail.util.ServerSetup;
 import jakarta.mail.Flags;
 import java.io.IOException;
@@ -29,7 +29,7 @@ public final class PostOffice implements AutoCloseable {
     private final Settings settings;
     private final Certificates certificates;
     private final SmtpSide smtp;
-    private final ImapServer imap;
+    private final QuickImap imap;
     private final ControlApi control;
     private final Traffic traffic;
     private Optional<Relay> smtpRelay = Optional.empty();
@@ -58,7 +58,7 @@ public final class PostOffice implements AutoCloseable {
         clock = new OffsetClock(settings.data().resolve("clock-offset"));
         mailboxes = new Mailboxes(settings.data(), settings.password());
         smtp = new SmtpSide(mailboxes, settings.password(), clock, arrivals);
-        imap = new ImapServer(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
+        imap = new QuickImap(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_IMAP), mailboxes);
         Writing writing = new Writing(settings.smtpPort(), clock);
         traffic = new Traffic(settings.data(), clock, bench, writing);
         control = new ControlApi(
