@@ -7,6 +7,7 @@ function key(name: string) {
 export const keys = {
   account: key('account'),
   addressBook: key('address book'),
+  agreement: key('agreement'),
   aliasTests: key('alias tests'),
   answerable: key('answerable'),
   answers: key('answers'),
@@ -14,6 +15,7 @@ export const keys = {
   asReceived: key('as received'),
   completions: key('completions'),
   desk: key('desk'),
+  destinations: key('destinations'),
   documents: key('documents'),
   drafts: key('drafts'),
   evidence: key('evidence'),

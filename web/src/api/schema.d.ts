@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/agreement/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["agreement"];
+        put?: never;
+        post: operations["answerAgreement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}": {
         parameters: {
             query?: never;
@@ -206,6 +222,70 @@ export interface paths {
         get?: never;
         put: operations["visited"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/destinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["destinations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/destinations/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["destinationCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/destinations/{id}/request": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askDestination"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/destinations/{id}/vouch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["vouchForDestination"];
         delete?: never;
         options?: never;
         head?: never;
@@ -948,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outside/text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["text"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outside/traffic": {
         parameters: {
             query?: never;
@@ -1033,6 +1129,32 @@ export interface components {
         Against: {
             held: boolean;
             reason: components["schemas"]["Statement"];
+        };
+        AgreementAnswer: {
+            agrees: boolean;
+        };
+        AgreementChangeView: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            event: "ASKED" | "AGREED" | "DECLINED" | "VOUCHED_FOR" | "LAPSED";
+            who: string;
+        };
+        AgreementView: {
+            address: string;
+            /** Format: date-time */
+            endsAt?: string;
+            from: string;
+            fromAddress: string;
+            mail: components["schemas"]["Statement"][];
+            open: boolean;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED";
+            /** Format: date-time */
+            until: string;
+            who: string;
         };
         AliasTest: {
             address: string;
@@ -1139,6 +1261,9 @@ export interface components {
             /** Format: int64 */
             offsetSeconds: number;
         };
+        CodeGiven: {
+            code: string;
+        };
         Completion: {
             /** Format: int32 */
             messages: number;
@@ -1215,6 +1340,27 @@ export interface components {
             done: components["schemas"]["DoneCount"][];
             lastVisit?: components["schemas"]["LastVisit"];
             reminders: components["schemas"]["ReminderView"][];
+        };
+        DestinationView: {
+            address: string;
+            /** Format: date-time */
+            askedAt?: string;
+            askedBy: string;
+            changes: components["schemas"]["AgreementChangeView"][];
+            /** Format: date-time */
+            endsAt?: string;
+            fault?: components["schemas"]["Statement"];
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            nextRequest?: string;
+            rules: components["schemas"]["UsingRule"][];
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED";
+            /** Format: int32 */
+            waiting: number;
         };
         Difference: {
             /** Format: int32 */
@@ -2145,6 +2291,11 @@ export interface components {
             /** Format: int32 */
             matches: number;
         };
+        UsingRule: {
+            id: string;
+            name: string;
+            on: boolean;
+        };
         ValueFigures: {
             /** Format: int32 */
             coveredBy?: number;
@@ -2263,6 +2414,54 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    agreement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AgreementView"];
+                };
+            };
+        };
+    };
+    answerAgreement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgreementAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AgreementView"];
+                };
             };
         };
     };
@@ -2521,6 +2720,101 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    destinations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DestinationView"][];
+                };
+            };
+        };
+    };
+    destinationCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DestinationView"];
+                };
+            };
+        };
+    };
+    askDestination: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DestinationView"];
+                };
+            };
+        };
+    };
+    vouchForDestination: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DestinationView"];
+                };
             };
         };
     };
@@ -3830,6 +4124,30 @@ export interface operations {
         };
     };
     raw: {
+        parameters: {
+            query: {
+                address: string;
+                folder: string;
+                uid: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+        };
+    };
+    text: {
         parameters: {
             query: {
                 address: string;

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem, problemText } from '../api/problem';
 import { AddressBook } from '../features/addressbook';
+import { AgreementPage } from '../features/destinations';
 import { Desk } from '../features/desk';
 import { Incoming } from '../features/incoming';
 import { CurrentMailbox, useChosen } from '../features/mailbox';
@@ -40,7 +41,10 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <Door />
+        <Routes>
+          <Route path="/agree/:token" element={<AgreementPage />} />
+          <Route path="*" element={<Door />} />
+        </Routes>
       </BrowserRouter>
     </QueryClientProvider>
   );

@@ -36,6 +36,16 @@ export function useRaw(at: LetterAt | undefined) {
   });
 }
 
+/** What a message says, as plain text. */
+export function useText(at: LetterAt | undefined) {
+  return useQuery({
+    queryKey: keys.outside('text', at),
+    enabled: at !== undefined,
+    queryFn: () =>
+      unwrap(api.GET('/api/outside/text', { params: { query: at as LetterAt }, parseAs: 'text' })),
+  });
+}
+
 export function useWrite() {
   const queries = useQueryClient();
   return useMutation({

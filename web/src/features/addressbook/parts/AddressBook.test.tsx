@@ -25,7 +25,7 @@ beforeEach(() => {
   refusal = undefined;
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.method === 'GET') {
-      return answer(book);
+      return answer(request.url.endsWith('/destinations') ? [] : book);
     }
     const text = await request.text();
     const body: unknown = text === '' ? undefined : JSON.parse(text);

@@ -6,6 +6,7 @@ import { TextField } from '../../../ui/Field';
 import { Question } from '../../../ui/Question';
 import { Sheet } from '../../../ui/Sheet';
 import { Empty, Loading, Trouble } from '../../../ui/States';
+import { Destinations } from '../../destinations';
 import { useDone } from '../../mailbox';
 import { found, groupsOf, newGroup, newPerson, shown, type GroupView, type PersonView } from '../model';
 import { useAddressBook, useRemoveGroup, useRemovePerson } from '../queries';
@@ -166,6 +167,9 @@ export function AddressBook() {
             </li>
           ))}
         </ul>
+        <div className="mt-5">
+          <Destinations />
+        </div>
         <h2 className="mt-5 font-bold">Own domains</h2>
         <p className="mt-1 text-sm text-ink2">
           Mail to {ownDomains.join(', ')} stays inside the organisation, so it needs nobody’s agreement. The

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { dayAndTime } from '../../../lib/dates';
 import { useDrafts } from '../../drafts';
-import { useToday } from '../../mailbox';
+import { endingSoon, useDestinations } from '../../destinations';
+import { useNow, useToday } from '../../mailbox';
 import { useRuleBook } from '../../rules';
 import { useDocuments, useTemplates } from '../../templates';
 import { byWhen, documentsDue, lookAgain, soon } from '../model';
@@ -16,8 +18,10 @@ export function ComingUp() {
   const templates = lookAgain(useTemplates().data?.templates ?? [], today);
   const documents = documentsDue(useDocuments().data ?? [], today);
   const begun = [...(useDrafts().data?.keys() ?? [])];
+  const ending = endingSoon(useDestinations().data ?? [], useNow());
   const nothing =
-    reminders.length + changes.length + templates.length + documents.length + begun.length === 0;
+    ending.length + reminders.length + changes.length + templates.length + documents.length + begun.length ===
+    0;
   return (
     <section aria-label="Coming up">
       <h2 className="mb-1.5 font-bold">Coming up</h2>
@@ -61,6 +65,15 @@ export function ComingUp() {
               {document.fileName}
             </Link>{' '}
             is due to be checked
+          </Due>
+        ))}
+        {ending.map((one) => (
+          <Due key={one.id} when={dayAndTime(one.endsAt ?? '')}>
+            The agreement of{' '}
+            <Link className="font-semibold hover:underline" to="/address-book">
+              {one.address}
+            </Link>{' '}
+            ends
           </Due>
         ))}
         {begun.map((id) => (

@@ -1,3 +1,4 @@
+import { asked } from '../../../test/destination';
 import { said } from '../../../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -9,6 +10,7 @@ import { Desk } from './Desk';
 
 let calls: string[];
 let waiting: unknown[];
+let destinations: ReturnType<typeof asked>[] = [];
 let reminders: unknown[];
 let setAside: unknown[];
 let unanswered: unknown[];
@@ -49,6 +51,7 @@ const DAYS = [
 
 beforeEach(() => {
   calls = [];
+  destinations = [];
   unanswered = [];
   waiting = [];
   reminders = [];
@@ -64,6 +67,9 @@ beforeEach(() => {
         days: DAYS,
         reminders,
       });
+    }
+    if (pathname.endsWith('/destinations')) {
+      return answer(destinations);
     }
     if (pathname.endsWith('/set-aside')) {
       return answer(setAside);
@@ -179,6 +185,14 @@ test('a message that no rule looked at stands with its cause, and can be closed'
   expect(screen.queryByRole('button', { name: 'Try again' })).not.toBeInTheDocument();
   fireEvent.click(screen.getByRole('button', { name: 'Close' }));
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/set-aside/7/close'));
+});
+
+test('a rule that waits for an address outside is said to send it nothing yet', async () => {
+  destinations = [asked('alarms')];
+  show();
+  const waits = (await screen.findByText('mara@postbox.example')).closest('li');
+  expect(waits).toHaveTextContent('has not answered. On, but sends nothing to it yet: Alarms · 2 steps held');
+  expect(screen.queryByText(/Nothing needs you/)).toBeNull();
 });
 
 test('leaving it counts as having looked', async () => {

@@ -4,10 +4,12 @@ import { dayAndTime } from '../../../lib/dates';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
+import { useDestinations, waitedForNow } from '../../destinations';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS, useAct, useRecords, useUnanswered } from '../../records';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
+import { DestinationNeed } from './DestinationNeed';
 import { NeedRow } from './NeedRow';
 import { SetAside } from './SetAside';
 import { Unanswered } from './Unanswered';
@@ -23,7 +25,8 @@ export function NeedsYou() {
   const waiting = records.data ?? [];
   const setAside = useSetAside().data ?? [];
   const unseen = byRule(unanswered.data ?? []);
-  const nothing = waiting.length + setAside.length + unseen.length === 0;
+  const waited = waitedForNow(useDestinations().data ?? []);
+  const nothing = waiting.length + setAside.length + unseen.length + waited.length === 0;
   const failed = records.error ?? unanswered.error ?? act.error;
   const again = () => void Promise.all([records.refetch(), unanswered.refetch()]);
   return (
@@ -70,6 +73,9 @@ export function NeedsYou() {
             </Link>
           </li>
         )}
+        {waited.map((one) => (
+          <DestinationNeed key={one.id} of={one} />
+        ))}
         {setAside.map((one) => (
           <SetAside key={`aside ${one.message.id}`} {...one} />
         ))}

@@ -3,7 +3,7 @@ import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { Sheet } from '../../../ui/Sheet';
-import { useBoxes, useLetters, useRaw, type LetterAt } from '../queries';
+import { useBoxes, useLetters, useRaw, useText, type LetterAt } from '../queries';
 import { DemoClock } from './DemoClock';
 import { IncomingTraffic } from './IncomingTraffic';
 import { WriteLetter } from './WriteLetter';
@@ -125,13 +125,37 @@ function Letters({ address, onOpen }: { address: string | undefined; onOpen: (at
 
 function RawSheet({ at, onClose }: { at: LetterAt | undefined; onClose: () => void }) {
   const raw = useRaw(at);
+  const text = useText(at).data ?? '';
   return (
     <Sheet title="The message as received" open={at !== undefined} onClose={onClose} wide>
       {raw.isPending && <Loading what="Loading the source" />}
       {raw.isError && <Trouble text={problemText(raw.error)} />}
       {raw.data !== undefined && (
-        <pre className="font-mono text-sm break-words whitespace-pre-wrap">{raw.data}</pre>
+        <>
+          <h3 className="text-sm font-semibold text-ink2">What it says</h3>
+          <p className="mb-2 break-words whitespace-pre-wrap">{text}</p>
+          {ownLinks(text).map((link) => (
+            <p key={link} className="mb-2">
+              <a
+                className="font-semibold text-moss hover:underline"
+                href={link}
+                target="_blank"
+                rel="noreferrer"
+              >
+                Open the page that it links to
+              </a>
+            </p>
+          ))}
+          <h3 className="border-t border-line pt-2 text-sm font-semibold text-ink2">Its source</h3>
+          <pre className="font-mono text-sm break-words whitespace-pre-wrap">{raw.data}</pre>
+        </>
       )}
     </Sheet>
   );
+}
+
+/** Links to Jubek's own pages. */
+function ownLinks(text: string): string[] {
+  const found = text.split(/\s/).filter((word) => word.startsWith(`${window.location.origin}/agree/`));
+  return [...new Set(found)];
 }

@@ -8,6 +8,7 @@ import { Question } from '../../../ui/Question';
 import type { Schemas } from '../../../api/client';
 import { happeningOf, sendersOf, type Rule } from '../model';
 import { usedInWords, type RuleUse } from '../use';
+import { WaitsFor } from '../../destinations';
 import { CopyFor } from './CopyFor';
 import { Findings } from './Findings';
 
@@ -26,6 +27,8 @@ interface Props {
   templates: Map<string, string>;
   onRemedy: (finding: Schemas['FindingView']) => void;
   findings: Schemas['FindingView'][];
+  /** Addresses outside that have not agreed. */
+  waits: Schemas['DestinationView'][];
 }
 
 export function RuleAside({
@@ -40,6 +43,7 @@ export function RuleAside({
   onRemedy,
   use,
   templates,
+  waits,
 }: Props) {
   const [copying, setCopying] = useState(false);
   const [asked, setAsked] = useState(false);
@@ -71,6 +75,7 @@ export function RuleAside({
         </Button>
       </div>
       {copying && <CopyFor onCopy={onCopyFor} onClose={() => setCopying(false)} />}
+      <WaitsFor destinations={waits} />
       <p className="mt-3 text-sm text-ink2">{use ? usedInWords(use) : '…'}</p>
       <Findings findings={findings} onRemedy={onRemedy} />
       <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>

@@ -1,3 +1,4 @@
+import { asked } from '../../../test/destination';
 import { said } from '../../../test/said';
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -21,6 +22,7 @@ const rule = (id: string, more = {}) => ({
 let saved: { baseVersion: number; document: { rules: { id: string; on: boolean }[] } }[] = [];
 let line: DoneLine | undefined;
 let refused = false;
+let destinations: unknown[] = [];
 let changed = 0;
 let rules: ReturnType<typeof rule>[] = [];
 
@@ -33,11 +35,15 @@ function answer(body: unknown, status = 200) {
 beforeEach(() => {
   saved = [];
   changed = 0;
+  destinations = [];
   refused = false;
   rules = [rule('alarms'), rule('schools', { on: false })];
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.url.endsWith('/templates')) {
       return answer({ templates: [], fields: [] });
+    }
+    if (request.url.endsWith('/destinations')) {
+      return answer(destinations);
     }
     if (request.url.endsWith('/uses')) {
       return answer([{ rule: 'alarms', messages: 31, last: '2026-03-20T10:00:00Z', superseded: 0 }]);
@@ -91,6 +97,12 @@ test('a row says its order, its name, its sentence, what it takes and whether it
   await waitFor(() => expect(row).toHaveTextContent('12'));
   expect(row).toHaveTextContent('Mail of alarms.');
   expect(screen.getByRole('row', { name: '2, schools, paused' })).toBeInTheDocument();
+});
+
+test('a row says whom its mail waits for', async () => {
+  destinations = [asked('alarms')];
+  await ruleList();
+  expect(await screen.findByText(/sends nothing yet: waiting for mara@postbox.example/)).toBeInTheDocument();
 });
 
 test('Space switches the focused rule and only that one', async () => {

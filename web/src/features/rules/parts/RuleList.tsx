@@ -10,6 +10,7 @@ import { useTemplateNames } from '../../templates';
 import { useRowActs, useSaving } from '../acts';
 import { copied, copiedFor, stream, templatesOf, type Rule } from '../model';
 import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
+import { useDestinations, waitedFor } from '../../destinations';
 import { useToday } from '../../mailbox';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
@@ -64,6 +65,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const picked = useMemo(() => new Map([...uses].map(([id, use]) => [id, use.picked])), [uses]);
   const findings = review.data?.findings ?? [];
   const names = useTemplateNames();
+  const destinations = useDestinations().data ?? [];
   const today = useToday();
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
@@ -152,6 +154,9 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
                     picked={picked.get(rule.id)}
                     selected={rule.id === chosen?.id}
                     findings={findings.filter((finding) => finding.rule === rule.id).length}
+                    waits={waitedFor(rule, destinations)
+                      .map((one) => one.address)
+                      .join(', ')}
                     today={today}
                     acts={moving.acts}
                   />
@@ -190,6 +195,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
           sentence={sentences.get(chosen.id) ?? ''}
           findings={findings.filter((finding) => finding.rule === chosen.id)}
           templates={names}
+          waits={waitedFor(chosen, destinations)}
           use={
             acted.data && {
               acted: acted.data.find((use) => use.rule === chosen.id),

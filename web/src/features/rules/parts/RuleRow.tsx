@@ -13,6 +13,8 @@ interface Props {
   picked: number | undefined;
   selected: boolean;
   findings: number;
+  /** Addresses outside that have not agreed; empty for none. */
+  waits: string;
   /** As 2026-11-26. */
   today: string;
   acts: RowActs;
@@ -72,7 +74,12 @@ export const RuleRow = memo(function RuleRow(props: Props) {
             </span>
           )}
         </span>
-        <span className="block truncate text-sm text-ink2">{props.sentence}</span>
+        <span className="block truncate text-sm text-ink2">
+          {props.waits !== '' && (
+            <span className="mr-1.5 text-clay">sends nothing yet: waiting for {props.waits}</span>
+          )}
+          {props.sentence}
+        </span>
       </span>
       <span role="gridcell" className="flex gap-1 max-columns:hidden">
         {happenings(rule).map((kind) => (

@@ -124,10 +124,12 @@ test('a rule that does nothing yet offers the usual actions, and all of them by 
   expect(screen.queryByRole('button', { name: 'forward' })).toBeNull();
 });
 
-test('a destination outside the own domains says that it will be held', () => {
+test('a destination outside the own domains says that it is asked first', () => {
   render(<Panel begin={draft({ does: [{ do: 'redirect', to: ['a@elsewhere.example'] }] })} />);
   open('Does');
-  expect(screen.getByText(/a@elsewhere.example is outside your own domains/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/a@elsewhere.example is an outside address. When you save, it is asked/),
+  ).toBeInTheDocument();
 });
 
 test('what the server refuses is shown at the criterion it is about', () => {

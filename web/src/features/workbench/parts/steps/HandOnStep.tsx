@@ -4,6 +4,7 @@ import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { Menu } from '../../../../ui/Menu';
 import { useAddressBook } from '../../../addressbook';
+import { OutsideNotes } from '../../../destinations';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
 import type { Step } from '../../model';
 import { AsReceived } from './AsReceived';
@@ -37,7 +38,9 @@ export function HandOnStep({ step, around, onChange }: Props) {
     const address = person.written.addresses[0] ?? '';
     return step.to.includes(address) ? [] : [{ address, text: person.written.name || address }];
   });
-  const outside = step.to.filter((to) => !around.ownDomains.some((own) => isAt(to, own)));
+  const members = (book.data?.groups ?? [])
+    .filter((group) => groups.includes(group.written.name))
+    .flatMap((group) => group.written.members);
   const setGroups = (now: string[]) => onChange(withMember(step, 'groups', now.length > 0 ? now : undefined));
   const add = (addresses: string[]) => onChange({ ...step, to: withValues(step.to, addresses) });
   return (
@@ -90,11 +93,7 @@ export function HandOnStep({ step, around, onChange }: Props) {
           ]}
         />
       </div>
-      {outside.length > 0 && (
-        <p className="mt-1.5 text-sm text-clay">
-          {outside.join(', ')} is outside your own domains. Mail to it waits until they agree.
-        </p>
-      )}
+      <OutsideNotes addresses={[...step.to, ...members]} ownDomains={around.ownDomains} />
       {step.do === 'forward' && <ForwardFields step={step} around={around} onChange={onChange} />}
       <WhatTheySee step={step} ownAddress={around.ownAddress} />
       <div className="mt-1.5 flex flex-wrap items-center gap-x-1.5">
@@ -148,9 +147,4 @@ export function HandOnStep({ step, around, onChange }: Props) {
       />
     </>
   );
-}
-
-function isAt(address: string, domain: string): boolean {
-  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
-  return own === domain || own.endsWith(`.${domain}`);
 }

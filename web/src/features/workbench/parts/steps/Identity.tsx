@@ -23,7 +23,7 @@ export function Identity({ from, around, onChange }: Props) {
         options={all.map((value) => ({ value, text: value }))}
         onChoose={(chosen) => onChange(chosen === around.ownAddress ? undefined : chosen)}
       />
-      {!isOurs && <span className="block text-clay">Outside address: mail waits until they agree.</span>}
+      {!isOurs && <span className="block text-clay">Not an address of this mailbox: the reply is held.</span>}
     </span>
   );
 }

@@ -4,6 +4,7 @@ import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { TextField } from '../../../../ui/Field';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
+import { OutsideNotes } from '../../../destinations';
 import { OwnText, useTemplates } from '../../../templates';
 import type { AnswerOf, Step } from '../../model';
 import { AliasTest } from './AliasTest';
@@ -197,6 +198,7 @@ function More({ step, around, onChange }: Props) {
         hint="a colleague’s address …"
         {...addresses('copies')}
       />
+      <OutsideNotes addresses={step.copies ?? []} ownDomains={around.ownDomains} />
       <span>also reply to mail sent to these addresses, which reach this mailbox</span>
       <Addresses
         label="add an address that reaches this mailbox"

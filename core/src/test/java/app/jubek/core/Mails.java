@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.Agreements;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.RuleId;
@@ -22,7 +23,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** The vocabulary of the tests: messages, and the context of the visits desk. */
 public final class Mails {
@@ -71,13 +71,7 @@ public final class Mails {
                 "INBOX",
                 false);
         return new DecisionContext(
-                context,
-                Opening.usual(context.zone()),
-                history,
-                HOPS,
-                onSince,
-                Prepared.nothing(),
-                new DecisionContext.Agreed.Addresses(Set.of()));
+                context, Opening.usual(context.zone()), history, HOPS, onSince, Prepared.nothing(), Agreements.none());
     }
 
     /** In English. */
@@ -117,7 +111,7 @@ public final class Mails {
                 plain.hops(),
                 plain.onSince(),
                 prepared,
-                plain.agreed());
+                plain.agreements());
     }
 
     /** The mail server took the message for junk. */
@@ -132,7 +126,7 @@ public final class Mails {
                 plain.hops(),
                 plain.onSince(),
                 plain.prepared(),
-                plain.agreed());
+                plain.agreements());
     }
 
     public static DecisionContext context() {

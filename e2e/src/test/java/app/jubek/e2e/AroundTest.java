@@ -3,33 +3,21 @@ package app.jubek.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 
 /** Every place, by keyboard, for everybody, and when two hands change the same thing. */
 class AroundTest extends Journey {
-    /** What a letter looks like in its frame is its sender's; no script can run in there, and looking would wait for one. */
-    private List<String> findings() {
-        return new AxeBuilder(page)
-                .exclude("iframe").analyze().getViolations().stream()
-                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-                        .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml())
-                        .toList();
-    }
-
     @Test
     void noPlaceHasASeriousAccessibilityFinding() {
         send("Anna <anna@norrskola.example>", "visits@ostrel-gardens.example", "Guided visit for 20 pupils", "hello");
         PLACES.forEach((name, path) -> {
             visit(path);
-            assertThat(findings()).as(name).isEmpty();
+            assertThat(findings(page)).as(name).isEmpty();
         });
         visit("/incoming?view=messages");
         page.getByRole(AriaRole.LISTITEM)
@@ -38,7 +26,7 @@ class AroundTest extends Journey {
                 .first()
                 .click();
         settled();
-        assertThat(findings()).as("message").isEmpty();
+        assertThat(findings(page)).as("message").isEmpty();
     }
 
     @Test

@@ -2,6 +2,8 @@ package app.jubek.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -212,5 +214,23 @@ abstract class Journey {
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(address))
                 .click();
         return page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Mail of " + address));
+    }
+
+    /** What somebody outside sees who opens the link in the request for agreement that they got. */
+    Page pageOfRequest(String address) {
+        goTo("Outside");
+        mailOf(address).getByText("May we? Mail from").click();
+        String link = page.getByText("Open the page that it links to").getAttribute("href");
+        button("Close").click();
+        return anotherTab(link.substring(Demo.ADDRESS.length()));
+    }
+
+    /** What a letter looks like in its frame is its sender's; no script can run in there, and looking would wait for one. */
+    static List<String> findings(Page page) {
+        return new AxeBuilder(page)
+                .exclude("iframe").analyze().getViolations().stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .map((Rule v) -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+                        .toList();
     }
 }

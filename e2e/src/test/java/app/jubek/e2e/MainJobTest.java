@@ -80,7 +80,9 @@ class MainJobTest extends Journey {
         goTo("Outside");
         assertThat(mailOf(GATE).getByRole(AriaRole.LISTITEM)).hasCount(1);
         page.getByText("Fwd: Arrival 10:40, 31 guests").click();
-        assertThat(page.getByText("The coach is blue.")).isVisible();
+        assertThat(page.getByRole(AriaRole.PARAGRAPH)
+                        .filter(new Locator.FilterOptions().setHasText("The coach is blue.")))
+                .isVisible();
         button("Close").click();
 
         goTo("Records");

@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 
 /** Takes the pictures of docs/screenshots anew, by bin/pictures. */
 class PicturesRun extends Journey {
+    private static final String EDITOR = "editor@parish-paper.example";
+
     @Test
     void everyPlace() {
         send(
@@ -69,9 +71,25 @@ class PicturesRun extends Journey {
                 .click();
         settled();
         picture("suggested-criteria");
+        visit("/rules/new");
+        type("add a value to words", "parish paper");
+        newStep("forward it: a new message from you");
+        type("add an address to forward to", EDITOR);
+        switchOn();
+        Page agreement = pageOfRequest(EDITOR);
+        agreement.getByText("Nothing comes before you agree.").waitFor();
+        picture(agreement, "agreement");
+        visit("/address-book");
+        page.getByText("has not answered").waitFor();
+        settled();
+        picture("address-book");
     }
 
     private void picture(String name) {
+        picture(page, name);
+    }
+
+    private static void picture(Page page, String name) {
         page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("../docs/screenshots/" + name + ".png")));
     }
 }

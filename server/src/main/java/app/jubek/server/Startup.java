@@ -2,6 +2,7 @@ package app.jubek.server;
 
 import app.jubek.server.account.Accounts;
 import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.destination.Asking;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.JubekProperties;
@@ -28,6 +29,7 @@ class Startup {
     private final ObjectProvider<SimulatedWorld> world;
     private final WatchService watching;
     private final DeliveryService delivery;
+    private final Asking asking;
     private final Nodes nodes;
     private final Signals signals;
 
@@ -39,6 +41,7 @@ class Startup {
             ObjectProvider<SimulatedWorld> world,
             WatchService watching,
             DeliveryService delivery,
+            Asking asking,
             Nodes nodes,
             Signals signals) {
         this.properties = properties;
@@ -48,6 +51,7 @@ class Startup {
         this.world = world;
         this.watching = watching;
         this.delivery = delivery;
+        this.asking = asking;
         this.nodes = nodes;
         this.signals = signals;
     }
@@ -60,6 +64,7 @@ class Startup {
         signals.start();
         mailboxes.sealAnew();
         delivery.start();
+        asking.start();
         watching.start();
     }
 

@@ -65,6 +65,7 @@ final class World {
         registry.add(
                 "spring.jpa.properties.hibernate.session_factory.statement_inspector", StatementRecord.class::getName);
         registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
+        registry.add("jubek.web.public-address", () -> "https://jubek.ostrel-gardens.example");
         registry.add("jubek.poll-interval", () -> "2s");
         registry.add("jubek.reconnect-after", () -> "200ms");
         registry.add("jubek.retry-after", () -> "300ms,300ms");

@@ -1,7 +1,9 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreements;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.plan.Refusal;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.HopMark;
@@ -13,7 +15,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * All that a decision needs and that is not in the message.
@@ -22,7 +23,7 @@ import java.util.Set;
  * @param opening by which schedules go
  * @param onSince when each rule was last switched on; a rule not named was always on
  * @param prepared templates and documents of the mailbox
- * @param agreed which addresses outside the own domains have agreed to get mail
+ * @param agreements of addresses outside the own domains
  */
 public record DecisionContext(
         MessageContext context,
@@ -31,32 +32,7 @@ public record DecisionContext(
         HopMark hops,
         Map<RuleId, Instant> onSince,
         Prepared prepared,
-        Agreed agreed) {
-    /** Who outside has agreed. */
-    public sealed interface Agreed {
-        boolean has(MailAddress address);
-
-        /** These addresses, as they are compared. */
-        record Addresses(Set<String> keys) implements Agreed {
-            public Addresses {
-                keys = Set.copyOf(keys);
-            }
-
-            @Override
-            public boolean has(MailAddress address) {
-                return keys.contains(address.key());
-            }
-        }
-
-        /** For trying rules out: everybody counts as agreed. */
-        record Everybody() implements Agreed {
-            @Override
-            public boolean has(MailAddress address) {
-                return true;
-            }
-        }
-    }
-
+        Agreements agreements) {
     public DecisionContext {
         onSince = Map.copyOf(onSince);
     }
@@ -67,17 +43,17 @@ public record DecisionContext(
      */
     public static DecisionContext tryingOut(MessageContext context, Opening opening, HopMark hops) {
         return new DecisionContext(
-                context, opening, ReplyHistory.empty(), hops, Map.of(), Prepared.nothing(), new Agreed.Everybody());
+                context, opening, ReplyHistory.empty(), hops, Map.of(), Prepared.nothing(), new Agreements.Everybody());
     }
 
     /** The same for another message. */
     public DecisionContext of(MessageContext other) {
-        return new DecisionContext(other, opening, history, hops, onSince, prepared, agreed);
+        return new DecisionContext(other, opening, history, hops, onSince, prepared, agreements);
     }
 
     /** The same after other answers. */
     public DecisionContext after(ReplyHistory answers) {
-        return new DecisionContext(context, opening, answers, hops, onSince, prepared, agreed);
+        return new DecisionContext(context, opening, answers, hops, onSince, prepared, agreements);
     }
 
     public OwnSide own() {
@@ -88,9 +64,9 @@ public record DecisionContext(
         return context.now();
     }
 
-    /** Whether mail may be handed on to an address. */
-    boolean mayGetMail(MailAddress to) {
-        return own().isInside(to) || agreed.has(to);
+    /** Why nothing may be handed on to an address now; empty where it may. */
+    Optional<Refusal> againstDestination(MailAddress to) {
+        return Clearance.againstDestination(to, own(), agreements).map(why -> Refusal.of(why, to.address()));
     }
 
     /** Whether an automatic answer now would come more than a day after the message. */

@@ -156,14 +156,12 @@ final class Planning {
                 .or(() -> loops.againstDestination(message, at.own(), to));
         if (against.isPresent()) {
             withhold(step, against.get());
-        } else if (!at.mayGetMail(to)) {
-            hold(step, Refusal.of(Reason.OUTSIDE, to.address()));
-        } else if (step.step() instanceof Step.Forward forward) {
-            settle(what, step, new Writing(view, at, rule).note(forward.options(), to));
-        } else {
-            Sending untouched = new Sending(Letter.none(), to, at.own().identity(), false);
-            settle(what, step, Writing.Result.written(untouched));
+            return;
         }
+        Writing.Result written = step.step() instanceof Step.Forward forward
+                ? new Writing(view, at, rule).note(forward.options(), to)
+                : Writing.Result.written(new Sending(Letter.none(), to, at.own().identity(), false));
+        settle(what, step, written.heldFor(at.againstDestination(to)));
     }
 
     /** What the part of a header says that was not read, nobody knows, so a person looks first. */
@@ -240,11 +238,9 @@ final class Planning {
     private void copies(PlannedStep step, List<MailAddress> to, Sending answer) {
         for (MailAddress one : to) {
             PlannedStep copy = step.with(new Sending(answer.letter(), one, answer.from(), true));
-            if (at.mayGetMail(one)) {
-                planned.put(new Wanted(StepKind.REPLY, one.key()), copy);
-            } else {
-                hold(copy, Refusal.of(Reason.OUTSIDE, one.address()));
-            }
+            at.againstDestination(one)
+                    .ifPresentOrElse(
+                            why -> hold(copy, why), () -> planned.put(new Wanted(StepKind.REPLY, one.key()), copy));
         }
     }
 

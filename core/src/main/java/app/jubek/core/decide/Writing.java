@@ -57,6 +57,10 @@ final class Writing {
             return new Result(sending, Optional.of(Refusal.of(reason)));
         }
 
+        Result heldFor(Optional<Refusal> why) {
+            return held.isEmpty() && why.isPresent() ? new Result(sending, why) : this;
+        }
+
         private static Result without(Reason reason) {
             return new Result(Optional.empty(), Optional.of(Refusal.of(reason)));
         }

@@ -48,6 +48,7 @@ public enum Reason implements Code {
     NOT_ANSWERED,
     RULE_SWITCHED_OFF,
     OUTSIDE,
+    DESTINATION_DECLINED,
     HOURLY_LIMIT,
     RULE_LIMIT,
     OVER_LATE,

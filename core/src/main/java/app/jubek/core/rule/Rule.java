@@ -101,13 +101,18 @@ public record Rule(
         return steps.contains(Step.Plain.OUT_OF_JUNK);
     }
 
+    /** Which mail it picks, as a phrase. */
+    public Statement mail() {
+        return MailPhrase.pickedOut(picksOut);
+    }
+
     /** The rule read back as one sentence. */
     public Statement statement() {
         Argument does = steps.isEmpty()
                 ? RulePhrase.NOTHING_YET.with()
                 : Argument.and(steps.stream().map(Step::statement).toList());
         boolean always = schedule.equals(Schedule.ALWAYS);
-        Statement mail = MailPhrase.pickedOut(picksOut);
+        Statement mail = mail();
         if (hasExceptions()) {
             Argument exceptions = MailPhrase.leftOut(leavesOut);
             return always

@@ -1,5 +1,8 @@
 package app.jubek.core.safety;
 
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreement;
+import app.jubek.core.people.Agreements;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Reason;
 import java.time.Duration;
@@ -8,13 +11,14 @@ import java.util.Optional;
 
 /** The last look, immediately before something leaves: the world may have changed since it was planned. */
 public final class Clearance {
-    private static final Duration ANSWERED_WITHIN = Duration.ofDays(1);
+    private static final Duration IN_TIME = Duration.ofDays(1);
 
     private Clearance() {}
 
     /**
      * What is so now.
      *
+     * @param agreements of addresses outside the own domains
      * @param ruleOn the rule is still there and switched on
      * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
@@ -22,6 +26,7 @@ public final class Clearance {
      */
     public record Now(
             OwnSide own,
+            Agreements agreements,
             boolean ruleOn,
             boolean approved,
             boolean beforeRestoring,
@@ -55,12 +60,27 @@ public final class Clearance {
             return new Verdict.Withhold(Reason.RULE_SWITCHED_OFF);
         }
         boolean handedOn = outgoing instanceof Outgoing.HandedOn;
-        if (handedOn && !now.own().isInside(outgoing.recipient())) {
-            return new Verdict.Hold(Reason.OUTSIDE);
+        Optional<Reason> against =
+                handedOn ? againstDestination(outgoing.recipient(), now.own(), now.agreements()) : Optional.empty();
+        if (against.isPresent()) {
+            return new Verdict.Hold(against.get());
         }
         return unlessApproved(outgoing, now)
                 .<Verdict>map(Verdict.Hold::new)
                 .orElse(new Verdict.Clear(new Cleared(outgoing)));
+    }
+
+    /** Why nothing may be handed on to an address now; empty where it may. Mail inside needs no agreement. */
+    public static Optional<Reason> againstDestination(MailAddress to, OwnSide own, Agreements agreements) {
+        if (own.isInside(to)) {
+            return Optional.empty();
+        }
+        Optional<Agreement> agreement = agreements.of(to);
+        if (agreement.filter(Agreement::isGiven).isPresent()) {
+            return Optional.empty();
+        }
+        boolean declined = agreement.filter(Agreement.DECLINED::equals).isPresent();
+        return Optional.of(declined ? Reason.DESTINATION_DECLINED : Reason.OUTSIDE);
     }
 
     /** A test never leaves the organisation, whatever address somebody names; empty when it would. */
@@ -68,9 +88,36 @@ public final class Clearance {
         return own.isInside(test.recipient()) ? Optional.of(new Cleared(test)) : Optional.empty();
     }
 
+    /**
+     * Requests within the last day.
+     *
+     * @param toAddress that went to the same address, from whichever mailbox
+     * @param ofMailbox that the mailbox sent
+     * @param byPerson that were sent for the same person
+     */
+    public record Requests(int toAddress, int ofMailbox, int byPerson) {
+        private static final int TO_ADDRESS = 3;
+        private static final int OF_MAILBOX = 20;
+        private static final int BY_PERSON = 40;
+
+        public boolean isEnough() {
+            return toAddress >= TO_ADDRESS || ofMailbox >= OF_MAILBOX || byPerson >= BY_PERSON;
+        }
+    }
+
+    /** Nobody is asked so often that the asking does harm; empty when another one has to wait. */
+    public static Optional<Cleared> look(Outgoing.Request request, Requests before) {
+        return before.isEnough() ? Optional.empty() : Optional.of(new Cleared(request));
+    }
+
     /** Whether an automatic answer now would come more than a day after the message. */
     public static boolean isOverLate(Instant received, Instant now) {
-        return received.plus(ANSWERED_WITHIN).isBefore(now);
+        return received.isBefore(latest(now));
+    }
+
+    /** Mail that came in before this is over late: what waited leaves by itself no more. */
+    public static Instant latest(Instant now) {
+        return now.minus(IN_TIME);
     }
 
     private static Optional<Reason> unlessApproved(Outgoing outgoing, Now now) {

@@ -16,6 +16,9 @@ public sealed interface Outgoing {
     /** An automatic answer. */
     record Answer(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
 
+    /** Asks somebody outside whether they want a mailbox's mail. */
+    record Request(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+
     /** A message to an own alias, to see whether it arrives. */
     record SelfTest(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
 }

@@ -29,6 +29,7 @@ import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Signature;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
+import app.jubek.core.view.AsReceived;
 import jakarta.mail.Part;
 import jakarta.mail.Session;
 import jakarta.mail.internet.ContentDisposition;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreements;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.Refusal;
 import app.jubek.core.step.AnswersTo;
@@ -229,7 +230,9 @@ class ReplyGuardTest {
 
     private static Clearance.Verdict late(Outgoing outgoing, boolean approved) {
         Clearance.Flow little = new Clearance.Flow(0, 100);
-        return Clearance.look(outgoing, new Clearance.Now(Mails.VISITS, true, approved, false, true, little, little));
+        return Clearance.look(
+                outgoing,
+                new Clearance.Now(Mails.VISITS, Agreements.none(), true, approved, false, true, little, little));
     }
 
     private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean approved, int mailbox, int rule) {
@@ -237,6 +240,7 @@ class ReplyGuardTest {
                 outgoing,
                 new Clearance.Now(
                         Mails.VISITS,
+                        Agreements.none(),
                         on,
                         approved,
                         false,

@@ -1,5 +1,7 @@
 package app.jubek.demo.server;
 
+import app.jubek.core.reading.MessageReading;
+import app.jubek.core.text.Limits;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.core.ParameterizedTypeReference;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/outside")
 class OutsideController {
     private final SimulatedPostOffice postOffice;
+    private final MessageReading reading = new MessageReading(Limits.standard());
 
     OutsideController(SimulatedPostOffice postOffice) {
         this.postOffice = postOffice;
@@ -53,13 +56,22 @@ class OutsideController {
 
     @GetMapping(value = "/raw", produces = MediaType.TEXT_PLAIN_VALUE)
     ResponseEntity<byte[]> raw(@RequestParam String address, @RequestParam String folder, @RequestParam long uid) {
-        byte[] bytes = postOffice.asked(http -> http.get()
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/plain;charset=utf-8"))
+                .body(bytes(address, folder, uid));
+    }
+
+    private byte[] bytes(String address, String folder, long uid) {
+        return postOffice.asked(http -> http.get()
                 .uri("/raw?address={address}&folder={folder}&uid={uid}", address, folder, uid)
                 .retrieve()
                 .body(byte[].class));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("text/plain;charset=utf-8"))
-                .body(bytes);
+    }
+
+    /** What a message says, as plain text. */
+    @GetMapping(value = "/text", produces = MediaType.TEXT_PLAIN_VALUE)
+    String text(@RequestParam String address, @RequestParam String folder, @RequestParam long uid) {
+        return String.join("\n\n", reading.read(bytes(address, folder, uid)).texts());
     }
 
     @PostMapping("/write")

@@ -57,6 +57,7 @@ class SecurityConfiguration {
                                 "/api/openapi",
                                 "/api/openapi/**",
                                 "/api/session",
+                                "/api/agreement/**",
                                 "/actuator/health/**",
                                 "/livez",
                                 "/readyz")

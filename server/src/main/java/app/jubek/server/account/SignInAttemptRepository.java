@@ -10,13 +10,13 @@ import org.springframework.data.repository.Repository;
 
 /** All times are the database's at the moment of the statement. */
 interface SignInAttemptRepository extends Repository<SignInAttemptEntity, SignInAttemptEntity.Key> {
-    /**
-     * @param last empty when there was none
-     */
-    record Counted(long times, Optional<Instant> last, Instant now) {
-        Counted(long times, Instant last, Instant now) {
-            this(times, Optional.ofNullable(last), now);
-        }
+    /** How often, when last and what time it is. */
+    interface Counted {
+        long getTimes();
+
+        Optional<Instant> getLast();
+
+        Instant getNow();
     }
 
     @Modifying
@@ -32,8 +32,9 @@ interface SignInAttemptRepository extends Repository<SignInAttemptEntity, SignIn
             + " values (:id, :key, function(clock_timestamp as Instant))")
     void note(UUID id, String key);
 
-    @Query("select count(a), max(a.at), function(clock_timestamp as Instant) from SignInAttemptEntity a"
-            + " where a.key.countedBy = :key")
+    @Query(
+            "select count(a) as times, max(a.at) as last, function(clock_timestamp as Instant) as now from SignInAttemptEntity a"
+                    + " where a.key.countedBy = :key")
     Counted count(String key);
 
     @Modifying

@@ -1,11 +1,8 @@
 package app.jubek.server.account;
 
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
+import app.jubek.server.platform.Sha256;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -91,7 +88,7 @@ class SignInThrottle {
     }
 
     private static List<Count> counts(String signIn, SignInOrigin from) {
-        String name = hash(signIn.strip().toLowerCase(Locale.ROOT));
+        String name = Sha256.hex(signIn.strip().toLowerCase(Locale.ROOT), 16);
         if (!from.known().isEmpty()) {
             return List.of(new Count("browser " + from.known(), 5, Duration.ofMinutes(15)));
         }
@@ -104,18 +101,10 @@ class SignInThrottle {
 
     private Optional<Duration> left(Count count) {
         SignInAttemptRepository.Counted wrong = attempts.count(count.key());
-        Duration since =
-                wrong.last().map(last -> Duration.between(last, wrong.now())).orElse(Duration.ZERO);
-        Duration left = count.pause((int) wrong.times()).minus(since);
+        Duration since = wrong.getLast()
+                .map(last -> Duration.between(last, wrong.getNow()))
+                .orElse(Duration.ZERO);
+        Duration left = count.pause((int) wrong.getTimes()).minus(since);
         return Optional.of(left).filter(pause -> !pause.isNegative() && !pause.isZero());
-    }
-
-    private static String hash(String name) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(name.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest, 0, 16);
-        } catch (GeneralSecurityException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
     }
 }

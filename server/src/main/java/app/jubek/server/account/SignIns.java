@@ -2,13 +2,10 @@ package app.jubek.server.account;
 
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.platform.Sha256;
 import jakarta.servlet.http.HttpSession;
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -91,11 +88,6 @@ public class SignIns {
     }
 
     private static String key(String session) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(session.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest, 0, 12);
-        } catch (GeneralSecurityException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
+        return Sha256.hex(session, 12);
     }
 }

@@ -16,6 +16,7 @@ class PageRoutes {
         "/rules/**",
         "/records/**",
         "/address-book",
+        "/agree/**",
         "/outside/**"
     })
     String page() {

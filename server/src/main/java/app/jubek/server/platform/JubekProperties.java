@@ -1,5 +1,6 @@
 package app.jubek.server.platform;
 
+import java.net.URI;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Collections;
@@ -75,14 +76,24 @@ public record JubekProperties(
      *
      * @param trustedProxies addresses whose forwarded headers count
      * @param allowPlainHttp whether it may be reached from other machines without TLS
+     * @param publicAddress where people outside reach the page, such as https://jubek.example; unset when they can't
      * @param sessionLife after which one has to sign in again, however busy one was
      */
     public record Web(
             @DefaultValue List<String> trustedProxies,
             @DefaultValue("false") boolean allowPlainHttp,
+            @Nullable URI publicAddress,
             @DefaultValue("7d") Duration sessionLife) {
         public Web {
+            if (publicAddress != null) {
+                SettingsCheck.publicAddress(publicAddress);
+            }
             trustedProxies = List.copyOf(trustedProxies);
+        }
+
+        /** A page that people outside reach; empty where they reach none. */
+        public Optional<String> publicPage(String path) {
+            return Optional.ofNullable(publicAddress).map(at -> at.resolve(path).toString());
         }
     }
 

@@ -3,6 +3,7 @@ package app.jubek.server.platform;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.schedule.Opening;
 import app.jubek.server.platform.JubekProperties.MailboxSettings;
+import java.net.URI;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.List;
@@ -39,6 +40,16 @@ final class SettingsCheck {
         check.usable("addresses", () -> settings.addresses().forEach(MailAddress::of));
         ZoneId zone = check.zone(settings.zone());
         settings.opening().ifPresent(spans -> check.usable("opening", () -> Opening.of(zone, spans)));
+    }
+
+    /** https, except on this machine itself; what is linked must not be read on the way. */
+    static void publicAddress(URI address) {
+        boolean loopback = "127.0.0.1".equals(address.getHost()) || "localhost".equals(address.getHost());
+        boolean usable = "https".equals(address.getScheme()) || loopback && "http".equals(address.getScheme());
+        if (!usable || address.getHost() == null || !List.of("", "/").contains(address.getPath())) {
+            throw SettingFault.unusable(
+                    "jubek.web.public-address", address + " is no address such as https://jubek.example");
+        }
     }
 
     private void named(String setting, @Nullable String value) {

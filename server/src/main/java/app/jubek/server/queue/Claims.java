@@ -1,6 +1,7 @@
 package app.jubek.server.queue;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreements;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Failure;
 import app.jubek.core.plan.Reason;
@@ -13,6 +14,7 @@ import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.statement.StatementJson;
+import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
@@ -53,6 +55,7 @@ class Claims {
     private final StepRepository steps;
     private final Mailboxes mailboxes;
     private final RuleBooks books;
+    private final StoredAgreements agreements;
     private final JubekProperties properties;
     private final Nodes nodes;
     private final StepCounts counts;
@@ -65,6 +68,7 @@ class Claims {
             StepRepository steps,
             Mailboxes mailboxes,
             RuleBooks books,
+            StoredAgreements agreements,
             JubekProperties properties,
             Nodes nodes,
             StepCounts counts,
@@ -78,6 +82,7 @@ class Claims {
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.books = books;
+        this.agreements = agreements;
         this.properties = properties;
         this.clock = clock;
     }
@@ -195,7 +200,9 @@ class Claims {
     }
 
     private static Statement why(Reason reason, StepEntity step) {
-        return reason == Reason.OUTSIDE ? reason.with(step.recipient()) : reason.with();
+        return reason == Reason.OUTSIDE || reason == Reason.DESTINATION_DECLINED
+                ? reason.with(step.recipient())
+                : reason.with();
     }
 
     private Clearance.Now now(StepEntity step, Mailbox mailbox, StepRepository.Standing standing) {
@@ -208,6 +215,7 @@ class Claims {
         Instant since = now.minus(HOUR);
         return new Clearance.Now(
                 mailbox.own(),
+                step.kind().handsOn() ? agreements.of(mailbox, step.recipient()) : Agreements.none(),
                 ruleOn,
                 step.isApproved(),
                 standing.getRestored(),

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,17 +25,27 @@ public class RuleBooks {
     private final RuleBookRepository books;
     private final Mailboxes mailboxes;
     private final RuleSwitchRepository switches;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Map<UUID, Compiled> compiled = new ConcurrentHashMap<>();
 
     private record Compiled(int version, CompiledBook book) {}
 
-    RuleBooks(RuleBookRepository books, Mailboxes mailboxes, RuleSwitchRepository switches, Clock clock) {
+    RuleBooks(
+            RuleBookRepository books,
+            Mailboxes mailboxes,
+            RuleSwitchRepository switches,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.books = books;
         this.mailboxes = mailboxes;
         this.switches = switches;
+        this.events = events;
         this.clock = clock;
     }
+
+    /** A book was saved; told within the same transaction. */
+    public record Saved(UUID mailbox, String who) {}
 
     /** A book and its version; version 0 is the empty book before the first saving. */
     public record Versioned(int version, RuleBook book, Optional<Instant> savedAt, Optional<String> savedBy) {}
@@ -97,6 +108,7 @@ public class RuleBooks {
         RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
         books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who));
         noteSwitches(mailbox, now.book(), counted);
+        events.publishEvent(new Saved(mailbox, who));
         return current(mailbox);
     }
 

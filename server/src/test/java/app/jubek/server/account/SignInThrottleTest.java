@@ -11,6 +11,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.time.Instant;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -23,9 +24,12 @@ class SignInThrottleTest {
     private final SignInAttemptRepository attempts = mock(SignInAttemptRepository.class);
     private final SignInThrottle throttle = new SignInThrottle(attempts);
 
+    private record Told(long getTimes, Optional<Instant> getLast, Instant getNow)
+            implements SignInAttemptRepository.Counted {}
+
     private void wrong(String counted, long times, Instant last) {
-        when(attempts.count(anyString())).thenReturn(new SignInAttemptRepository.Counted(0, (Instant) null, NOW));
-        when(attempts.count(matches("^" + counted))).thenReturn(new SignInAttemptRepository.Counted(times, last, NOW));
+        when(attempts.count(anyString())).thenReturn(new Told(0, Optional.empty(), NOW));
+        when(attempts.count(matches("^" + counted))).thenReturn(new Told(times, Optional.ofNullable(last), NOW));
     }
 
     private long pause() {

@@ -64,6 +64,8 @@ class JubekPropertiesTest {
                 "jubek.mailbox.zone | Europe/Stokholm | \"Europe/Stokholm\" is no time zone: write it like",
                 "jubek.mailbox.imap-port | 70000 | 70000 is no port",
                 "jubek.mailbox.addresses | visits | \"visits\" is not a mail address",
+                "jubek.web.public-address | http://jubek.example | http://jubek.example is no address such as https://",
+                "jubek.web.public-address | https://jubek.example/mail | is no address such as https://",
                 "jubek.other-mailboxes.seeds.address | | is missing",
                 "jubek.other-mailboxes.seeds.opening | weekends | \"weekends\" is no span of opening hours"
             })

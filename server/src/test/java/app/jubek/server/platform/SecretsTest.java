@@ -31,7 +31,7 @@ class SecretsTest {
                 any,
                 DataSize.ofMegabytes(1),
                 DataSize.ofMegabytes(1),
-                new JubekProperties.Web(List.of(), false, any),
+                new JubekProperties.Web(List.of(), false, null, any),
                 null,
                 Map.of(),
                 null));

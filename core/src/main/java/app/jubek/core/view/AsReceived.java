@@ -1,4 +1,4 @@
-package app.jubek.core.outgoing;
+package app.jubek.core.view;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.Attachment;

@@ -1,0 +1,111 @@
+package app.jubek.core.outgoing;
+
+import app.jubek.core.address.MailAddress;
+import java.io.ByteArrayOutputStream;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Asks somebody outside whether they want what a mailbox would hand on to them. Marked as made by a machine (RFC 3834 §5),
+ * so that no other machine answers it.
+ *
+ * @param from the mailbox's identity
+ * @param by the person whose rule it is
+ * @param mail what would come, for each rule
+ * @param page where to agree, to decline and to stop; empty where there is no such page
+ * @param code by which somebody without the page agrees
+ * @param until it can be agreed to
+ * @param again an agreement that was given before ends soon
+ */
+public record AgreementRequest(
+        MailAddress from,
+        MailAddress to,
+        String by,
+        List<Mail> mail,
+        Optional<String> page,
+        String code,
+        ZonedDateTime until,
+        boolean again) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM uuuu", Locale.UK);
+
+    /**
+     * What a rule would hand on.
+     *
+     * @param which in words
+     * @param aWeek about how many messages a week, by past mail
+     */
+    public record Mail(String which, double aWeek) {
+        private String line() {
+            String often = aWeek < 1 ? "less than one message a week" : "about " + Math.round(aWeek) + " a week";
+            return "  - " + which + " (" + often + ")\n";
+        }
+    }
+
+    public AgreementRequest {
+        mail = List.copyOf(mail);
+    }
+
+    /**
+     * @param messageId with angle brackets
+     */
+    public byte[] bytes(String messageId, ZonedDateTime at) {
+        Stamp stamp = new Stamp(from, to, messageId, at);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.writeBytes(new HeaderBlock()
+                .with("From", from)
+                .with("To", to)
+                .withText("Subject", (again ? "Still all right? " : "May we? ") + "Mail from " + us() + " to you")
+                .raw("Date", stamp.date())
+                .raw("Message-ID", messageId)
+                .raw("Auto-Submitted", "auto-generated")
+                .raw("MIME-Version", "1.0")
+                .bytes());
+        out.writeBytes(MimePart.plain(text()).bytes());
+        return out.toByteArray();
+    }
+
+    private String us() {
+        return from.shown();
+    }
+
+    private String text() {
+        StringBuilder text = new StringBuilder("Hello,\n\n");
+        text.append(by).append(" would like to hand on some of the mail that comes in at\n");
+        text.append(whole(from)).append(" to you, at ").append(to.address()).append(".\n\n");
+        text.append("What would come:\n\n");
+        mail.forEach(each -> text.append(each.line()));
+        text.append(again ? "\nYou agreed to it, and that ends soon.\n" : "\nNothing comes before you agree.\n");
+        page.ifPresentOrElse(address -> onPage(text, address), () -> byCode(text));
+        text.append("\nIf you do nothing, ");
+        text.append(again ? "it ends by itself.\n" : "nothing comes. We remind you once.\n");
+        text.append("An agreement ends after 12 months; before it does, we ask again.\n");
+        return text.toString();
+    }
+
+    private void onPage(StringBuilder text, String address) {
+        text.append("\nTo agree or to decline, open this page and press a button there:\n\n  ");
+        text.append(address).append("\n\nYou can agree until ").append(DAY.format(until));
+        text.append(". There you can also stop it later, at any time.\n");
+        text.append("If the page does not open, tell ").append(by).append(" this code to agree: ");
+        text.append(code).append('\n');
+    }
+
+    private void byCode(StringBuilder text) {
+        text.append("\nTo agree, tell ")
+                .append(by)
+                .append(" this code: ")
+                .append(code)
+                .append("\n");
+        text.append("It is valid until ")
+                .append(DAY.format(until))
+                .append(". To decline or to stop it later, write to\n");
+        text.append(from.address()).append(".\n");
+    }
+
+    private static String whole(MailAddress address) {
+        return address.name().isBlank() ? address.address() : address.name() + " <" + address.address() + ">";
+    }
+}

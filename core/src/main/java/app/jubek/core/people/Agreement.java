@@ -1,0 +1,76 @@
+package app.jubek.core.people;
+
+import java.time.Duration;
+import java.time.Period;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Whether an address outside our own domains has agreed to get a mailbox's mail. Nothing reaches it before; this table
+ * alone says what may become of it.
+ */
+public enum Agreement {
+    /** A request went to it, or is about to, and it has not answered. */
+    ASKED,
+    CONFIRMED,
+    /** A named person answers for an address that can't answer itself. */
+    VOUCHED_FOR,
+    /** It said no, or stopped later. Only the destination itself takes that back. */
+    DECLINED,
+    /** It agreed too long ago. */
+    LAPSED;
+
+    /** How long an agreement holds. */
+    public static final Period LASTS = Period.ofMonths(12);
+
+    /** How long a request can be agreed to. It can be declined at any time. */
+    public static final Duration REQUEST_LASTS = Duration.ofDays(7);
+
+    /** What may happen to it. */
+    public enum Event {
+        ASKED,
+        AGREED,
+        DECLINED,
+        VOUCHED_FOR,
+        LAPSED
+    }
+
+    private static final Map<Agreement, Map<Event, Agreement>> TABLE = new EnumMap<>(Map.of(
+            ASKED,
+            Map.of(
+                    Event.ASKED, ASKED,
+                    Event.AGREED, CONFIRMED,
+                    Event.DECLINED, DECLINED,
+                    Event.VOUCHED_FOR, VOUCHED_FOR),
+            CONFIRMED,
+            Map.of(
+                    Event.ASKED, CONFIRMED,
+                    Event.AGREED, CONFIRMED,
+                    Event.DECLINED, DECLINED,
+                    Event.LAPSED, LAPSED),
+            VOUCHED_FOR,
+            Map.of(
+                    Event.AGREED, CONFIRMED,
+                    Event.DECLINED, DECLINED,
+                    Event.VOUCHED_FOR, VOUCHED_FOR,
+                    Event.LAPSED, LAPSED),
+            DECLINED,
+            Map.of(Event.AGREED, CONFIRMED, Event.DECLINED, DECLINED),
+            LAPSED,
+            Map.of(
+                    Event.ASKED, ASKED,
+                    Event.AGREED, CONFIRMED,
+                    Event.DECLINED, DECLINED,
+                    Event.VOUCHED_FOR, VOUCHED_FOR)));
+
+    /** What becomes of it; empty when that may not happen. */
+    public Optional<Agreement> after(Event event) {
+        return Optional.ofNullable(TABLE.get(this).get(event));
+    }
+
+    /** Whether mail may reach the address. */
+    public boolean isGiven() {
+        return this == CONFIRMED || this == VOUCHED_FOR;
+    }
+}

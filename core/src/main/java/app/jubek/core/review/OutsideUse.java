@@ -1,0 +1,53 @@
+package app.jubek.core.review;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.AddressBook;
+import app.jubek.core.people.OwnSide;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.core.step.Step;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * An address outside our own domains, and the rules that would send it mail: forwards, redirects and copies of answers,
+ * also to everybody in a group. Who is answered has written first, and is not meant.
+ */
+public record OutsideUse(MailAddress address, List<Rule> rules) {
+    public OutsideUse {
+        rules = List.copyOf(rules);
+    }
+
+    /** Each address once, in the order of the rules; rules that are off are meant, too. */
+    public static List<OutsideUse> of(RuleBook book, AddressBook people, OwnSide own) {
+        Map<String, MailAddress> addresses = new LinkedHashMap<>();
+        Map<String, List<Rule>> rules = new LinkedHashMap<>();
+        for (Rule rule : book.rules()) {
+            rule.steps().stream()
+                    .flatMap(step -> destinations(step, people))
+                    .filter(to -> !own.isInside(to))
+                    .distinct()
+                    .forEach(to -> {
+                        addresses.putIfAbsent(to.key(), to);
+                        List<Rule> using = rules.computeIfAbsent(to.key(), key -> new ArrayList<>());
+                        if (!using.contains(rule)) {
+                            using.add(rule);
+                        }
+                    });
+        }
+        return addresses.entrySet().stream()
+                .map(each -> new OutsideUse(each.getValue(), rules.get(each.getKey())))
+                .toList();
+    }
+
+    private static Stream<MailAddress> destinations(Step step, AddressBook people) {
+        if (step instanceof Step.HandOn handOn) {
+            return Stream.concat(
+                    handOn.to().stream(), handOn.groups().stream().flatMap(group -> people.members(group).stream()));
+        }
+        return step instanceof Step.Reply reply ? reply.options().copies().stream() : Stream.empty();
+    }
+}

@@ -1,0 +1,69 @@
+package app.jubek.core.outgoing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.address.MailAddress;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.internet.MimeMessage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.ZonedDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.Properties;
+import org.junit.jupiter.api.Test;
+
+/** A request says who asks, what would come and how to answer; read by another parser than ours. */
+class AgreementRequestTest {
+    private static final ZonedDateTime NOW = ZonedDateTime.parse("2026-11-26T09:00:00+01:00");
+
+    private static MimeMessage sent(Optional<String> page, boolean again) throws MessagingException {
+        AgreementRequest request = new AgreementRequest(
+                MailAddress.of("visits@ostrel-gardens.example").named("Visits desk"),
+                MailAddress.of("mara@postbox.example"),
+                "Ilse Varga",
+                List.of(),
+                page,
+                "ABCD-EFGH",
+                NOW.plusDays(7),
+                again);
+        byte[] bytes = request.bytes("<agreement-1@ostrel-gardens.example>", NOW);
+        return new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(bytes));
+    }
+
+    private static String text(MimeMessage message) throws MessagingException, IOException {
+        return message.getContent().toString();
+    }
+
+    /** RFC 3834 §5: so that no other machine answers it. */
+    @Test
+    void itIsMarkedAsMadeByAMachineAndComesFromTheMailbox() throws MessagingException {
+        MimeMessage sent = sent(Optional.empty(), false);
+        assertThat(sent.getHeader("Auto-Submitted")).containsExactly("auto-generated");
+        assertThat(sent.getFrom()[0].toString()).contains("visits@ostrel-gardens.example");
+        assertThat(sent.getMessageID()).isEqualTo("<agreement-1@ostrel-gardens.example>");
+    }
+
+    @Test
+    void withAPageItLinksThereAndTheCodeIsTheSecondWay() throws MessagingException, IOException {
+        assertThat(text(sent(Optional.of("https://jubek.example/agree/secret"), false)))
+                .contains("https://jubek.example/agree/secret")
+                .contains("until Thursday, 3 December 2026")
+                .contains("If the page does not open, tell Ilse Varga this code to agree: ABCD-EFGH");
+    }
+
+    @Test
+    void withoutAPageTheCodeAgrees() throws MessagingException, IOException {
+        assertThat(text(sent(Optional.empty(), false)))
+                .contains("To agree, tell Ilse Varga this code: ABCD-EFGH")
+                .contains("Nothing comes before you agree.")
+                .doesNotContain("http");
+    }
+
+    @Test
+    void whoAgreedBeforeIsToldThatItEndsSoon() throws MessagingException, IOException {
+        assertThat(text(sent(Optional.empty(), true)))
+                .contains("You agreed to it, and that ends soon.", "it ends by itself");
+    }
+}

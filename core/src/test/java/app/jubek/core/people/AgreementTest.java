@@ -1,0 +1,100 @@
+package app.jubek.core.people;
+
+import static app.jubek.core.people.Agreement.ASKED;
+import static app.jubek.core.people.Agreement.DECLINED;
+import static app.jubek.core.people.Agreement.LAPSED;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.jubek.core.Mails;
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreement.Event;
+import app.jubek.core.plan.Reason;
+import app.jubek.core.safety.Clearance;
+import app.jubek.core.safety.Outgoing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** An address outside gets mail when it agreed, or somebody answers for it, and not a moment longer. */
+class AgreementTest {
+    private static final MailAddress MARA = MailAddress.of("mara@postbox.example");
+
+    private static List<List<Event>> ordersOf(int events) {
+        List<List<Event>> all = List.of(List.of());
+        for (int i = 0; i < events; i++) {
+            List<List<Event>> longer = new ArrayList<>();
+            for (List<Event> order : all) {
+                for (Event event : Event.values()) {
+                    longer.add(IntStream.range(0, order.size() + 1)
+                            .mapToObj(at -> at < order.size() ? order.get(at) : event)
+                            .toList());
+                }
+            }
+            all = longer;
+        }
+        return all;
+    }
+
+    @Test
+    void inEveryOrderOfEventsMailComesOnlyAfterAYesThatNothingEnded() {
+        for (List<Event> order : ordersOf(6)) {
+            Agreement now = ASKED;
+            boolean yes = false;
+            boolean no = false;
+            for (Event event : order) {
+                now = now.after(event).orElse(now);
+                no = event == Event.DECLINED || no && event != Event.AGREED;
+                yes = event == Event.AGREED
+                        || event == Event.VOUCHED_FOR && !no
+                        || yes && event != Event.DECLINED && event != Event.LAPSED;
+                assertThat(now.isGiven()).as("%s in %s", event, order).isEqualTo(yes);
+            }
+        }
+    }
+
+    @Test
+    void whoSaidNoIsNotAskedAgainAndNobodyAnswersForThem() {
+        for (Event event : List.of(Event.ASKED, Event.VOUCHED_FOR, Event.LAPSED)) {
+            assertThat(DECLINED.after(event)).as("%s", event).isEmpty();
+        }
+        assertThat(DECLINED.after(Event.AGREED)).contains(Agreement.CONFIRMED);
+    }
+
+    @Test
+    void askingAgainTakesNothingFromWhoAgreed() {
+        assertThat(Agreement.CONFIRMED.after(Event.ASKED)).contains(Agreement.CONFIRMED);
+        assertThat(LAPSED.after(Event.ASKED)).contains(ASKED);
+    }
+
+    @Test
+    void whatIsHandedOnWaitsForTheDestinationAndMailInsideDoesNot() {
+        assertThat(against(MARA, Optional.empty())).contains(Reason.OUTSIDE);
+        assertThat(against(MARA, Optional.of(ASKED))).contains(Reason.OUTSIDE);
+        assertThat(against(MARA, Optional.of(LAPSED))).contains(Reason.OUTSIDE);
+        assertThat(against(MARA, Optional.of(DECLINED))).contains(Reason.DESTINATION_DECLINED);
+        assertThat(against(MARA, Optional.of(Agreement.VOUCHED_FOR))).isEmpty();
+        assertThat(against(MailAddress.of("Education@Ostrel-Gardens.example"), Optional.empty()))
+                .isEmpty();
+        assertThat(Reason.OUTSIDE.mayBeOverruled() || Reason.DESTINATION_DECLINED.mayBeOverruled())
+                .as("nobody sends past it")
+                .isFalse();
+    }
+
+    private static Optional<Reason> against(MailAddress to, Optional<Agreement> said) {
+        Map<String, Agreement> known =
+                said.map(state -> Map.of(to.key(), state)).orElse(Map.of());
+        return Clearance.againstDestination(to, Mails.VISITS, new Agreements.Known(known));
+    }
+
+    @Test
+    void nobodyIsAskedMoreThanThreeTimesADay() {
+        Outgoing.Request request = new Outgoing.Request(MARA, Optional.empty());
+        assertThat(Clearance.look(request, new Clearance.Requests(2, 2, 2))).isPresent();
+        assertThat(Clearance.look(request, new Clearance.Requests(3, 3, 3))).isEmpty();
+        assertThat(Clearance.look(request, new Clearance.Requests(0, 20, 20))).isEmpty();
+        assertThat(Clearance.look(request, new Clearance.Requests(0, 0, 40))).isEmpty();
+    }
+}

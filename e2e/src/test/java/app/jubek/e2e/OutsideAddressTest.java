@@ -1,0 +1,60 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** An address outside is asked, agrees on its own page, gets what waited, and stops it later. */
+class OutsideAddressTest extends Journey {
+    private static final String VISITS = "visits@ostrel-gardens.example";
+    private static final String LINA = "lina@parish-paper.example";
+
+    @Test
+    void anOutsideAddressAgreesGetsWhatWaitedAndStopsItLater() {
+        page.navigate(Demo.ADDRESS + "/rules/new");
+        type("add a value to words", "harvest supper");
+        newStep("forward it: a new message from you");
+        type("add an address to forward to", LINA);
+        assertThat(page.getByText("When you save, it is asked whether it wants this mail"))
+                .isVisible();
+        switchOn();
+        send("Rune <rune@postbox.example>", VISITS, "harvest supper one", "Shall we print it?");
+        assertThat(record("harvest supper one", "to be forwarded")).containsText("has not agreed to get mail");
+        goTo("Rules");
+        assertThat(page.getByText("sends nothing yet: waiting for " + LINA)).isVisible();
+
+        assertThat(findings(page)).as("Rules").isEmpty();
+        for (String place : List.of("Desk", "Address book")) {
+            goTo(place);
+            assertThat(page.getByText(LINA).first()).isVisible();
+            settled();
+            assertThat(findings(page)).as(place).isEmpty();
+        }
+
+        Page answering = pageOfRequest(LINA);
+        assertThat(answering.getByText("Mail with “harvest supper”")).isVisible();
+        assertThat(findings(answering)).as("the page of a request").isEmpty();
+        answering
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("I agree"))
+                .click();
+        assertThat(answering.getByText("You agreed on")).isVisible();
+        assertThat(record("harvest supper one", "forwarded to " + LINA + " — done"))
+                .isVisible();
+        goTo("Outside");
+        assertThat(mailOf(LINA).getByText("Fwd: harvest supper one")).isVisible();
+
+        answering
+                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop this mail"))
+                .click();
+        assertThat(answering.getByText("You declined on")).isVisible();
+        answering.close();
+        send("Rune <rune@postbox.example>", VISITS, "harvest supper two", "And this one?");
+        assertThat(record("harvest supper two", "to be forwarded")).containsText("the destination declined");
+        goTo("Address book");
+        assertThat(page.getByText("declined on")).isVisible();
+    }
+}

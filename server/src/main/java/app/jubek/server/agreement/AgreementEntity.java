@@ -1,0 +1,108 @@
+package app.jubek.server.agreement;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreement;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** One address outside, for one mailbox. */
+@Entity
+@Table(name = "agreement")
+class AgreementEntity {
+    @Id
+    private UUID id;
+
+    private UUID mailboxId;
+    private String address;
+    private String addressKey;
+
+    @Enumerated(EnumType.STRING)
+    private Agreement state;
+
+    private Instant stateSince;
+    private @Nullable Instant endsAt;
+    private String askedBy;
+    private @Nullable Instant requestDueAt;
+    private int requests;
+    private int wrongCodes;
+
+    protected AgreementEntity() {}
+
+    UUID id() {
+        return id;
+    }
+
+    UUID mailbox() {
+        return mailboxId;
+    }
+
+    String key() {
+        return addressKey;
+    }
+
+    MailAddress address() {
+        return MailAddress.of(address);
+    }
+
+    Agreement state() {
+        return state;
+    }
+
+    Instant since() {
+        return stateSince;
+    }
+
+    Optional<Instant> endsAt() {
+        return Optional.ofNullable(endsAt);
+    }
+
+    String askedBy() {
+        return askedBy;
+    }
+
+    Optional<Instant> requestDueAt() {
+        return Optional.ofNullable(requestDueAt);
+    }
+
+    int requests() {
+        return requests;
+    }
+
+    int wrongCodes() {
+        return wrongCodes;
+    }
+
+    void codeWasWrong() {
+        wrongCodes = wrongCodes + 1;
+    }
+
+    void become(Agreement next, Instant at, Optional<Instant> ends) {
+        state = next;
+        stateSince = at;
+        endsAt = ends.orElse(null);
+    }
+
+    /** Empty for no further request. */
+    void askNext(Optional<Instant> when) {
+        requestDueAt = when.orElse(null);
+    }
+
+    /** From now on requests count anew. */
+    void askAnew(String who, Instant now) {
+        askedBy = who;
+        requests = 0;
+        requestDueAt = now;
+    }
+
+    void asked() {
+        requests = requests + 1;
+        wrongCodes = 0;
+    }
+}

@@ -1,0 +1,214 @@
+package app.jubek.server.agreement;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.people.Agreement;
+import app.jubek.core.people.Agreements;
+import app.jubek.core.wording.Statement;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.platform.Refused;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what addresses outside have said, and changes it as {@link Agreement} allows. */
+@Service
+public class StoredAgreements {
+    private static final Set<Agreement> GIVEN = EnumSet.of(Agreement.CONFIRMED, Agreement.VOUCHED_FOR);
+
+    private final AgreementRepository agreements;
+    private final AgreementChangeRepository changes;
+    private final AgreementRequestRepository requests;
+    private final Clock clock;
+
+    StoredAgreements(
+            AgreementRepository agreements,
+            AgreementChangeRepository changes,
+            AgreementRequestRepository requests,
+            Clock clock) {
+        this.agreements = agreements;
+        this.changes = changes;
+        this.requests = requests;
+        this.clock = clock;
+    }
+
+    /**
+     * @param who a person's name, or the address itself
+     */
+    public record Change(Instant at, Agreement.Event event, String who) {}
+
+    /**
+     * @param endsAt of an agreement that is given
+     * @param askedAt when the last request was sent
+     * @param fault why that one did not leave
+     * @param nextRequest when it is asked again by itself
+     */
+    public record Destination(
+            UUID id,
+            UUID mailbox,
+            MailAddress address,
+            Agreement state,
+            Instant since,
+            Optional<Instant> endsAt,
+            String askedBy,
+            Optional<Instant> askedAt,
+            Optional<Statement> fault,
+            Optional<Instant> nextRequest,
+            List<Change> changes) {}
+
+    /** For decisions. What has ended counts as lapsed at once. */
+    @Transactional(readOnly = true)
+    public Agreements of(UUID mailbox) {
+        Instant now = clock.instant();
+        return new Agreements.Known(agreements.of(mailbox).stream()
+                .collect(Collectors.toMap(AgreementEntity::key, each -> state(each, now))));
+    }
+
+    /** For one recipient. Mail inside needs no agreement. */
+    @Transactional(readOnly = true)
+    public Agreements of(Mailbox mailbox, String recipient) {
+        return mailbox.own().isInside(MailAddress.of(recipient)) ? Agreements.none() : of(mailbox.id());
+    }
+
+    private static Agreement state(AgreementEntity each, Instant now) {
+        boolean ended = each.endsAt().filter(end -> !end.isAfter(now)).isPresent();
+        return ended ? each.state().after(Agreement.Event.LAPSED).orElse(each.state()) : each.state();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Destination> all(UUID mailbox) {
+        return shown(agreements.of(mailbox));
+    }
+
+    /**
+     * @throws Refused when the mailbox has no such destination
+     */
+    @Transactional(readOnly = true)
+    public Destination find(UUID mailbox, UUID id) {
+        return shown(List.of(agreements.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound)))
+                .get(0);
+    }
+
+    private List<Destination> shown(List<AgreementEntity> found) {
+        List<UUID> ids = found.stream().map(AgreementEntity::id).toList();
+        Map<UUID, List<AgreementChangeEntity>> history =
+                changes.of(ids).stream().collect(Collectors.groupingBy(AgreementChangeEntity::agreement));
+        Map<UUID, AgreementRequestEntity> latest = requests.latest(ids).stream()
+                .collect(Collectors.toMap(AgreementRequestEntity::agreement, Function.identity(), (one, other) -> one));
+        Instant now = clock.instant();
+        return found.stream()
+                .map(each -> shown(
+                        each,
+                        state(each, now),
+                        Optional.ofNullable(latest.get(each.id())),
+                        history.getOrDefault(each.id(), List.of())))
+                .toList();
+    }
+
+    private static Destination shown(
+            AgreementEntity each,
+            Agreement state,
+            Optional<AgreementRequestEntity> request,
+            List<AgreementChangeEntity> history) {
+        return new Destination(
+                each.id(),
+                each.mailbox(),
+                each.address(),
+                state,
+                each.since(),
+                each.endsAt(),
+                each.askedBy(),
+                request.map(AgreementRequestEntity::sentAt),
+                request.flatMap(AgreementRequestEntity::fault),
+                each.requestDueAt(),
+                history.stream().map(AgreementChangeEntity::change).toList());
+    }
+
+    /** Asks addresses that were never asked; a request goes to each of them soon. */
+    @Transactional
+    public void ask(UUID mailbox, Collection<MailAddress> addresses, String who) {
+        Instant now = clock.instant();
+        for (MailAddress address : addresses) {
+            UUID id = UUID.randomUUID();
+            if (agreements.ask(id, mailbox, address.address(), address.key(), now, who) > 0) {
+                changes.save(new AgreementChangeEntity(id, now, Agreement.Event.ASKED, who));
+            }
+        }
+    }
+
+    /**
+     * A person asks once more.
+     *
+     * @throws Refused when the address may not be asked now
+     */
+    @Transactional
+    public void askAgain(UUID id, String who) {
+        change(id, Agreement.Event.ASKED, who).askAnew(who, clock.instant());
+    }
+
+    /**
+     * @throws Refused when that may not happen to it as it is now
+     */
+    @Transactional
+    public void happened(UUID id, Agreement.Event event, String who) {
+        change(id, event, who);
+    }
+
+    private AgreementEntity change(UUID id, Agreement.Event event, String who) {
+        AgreementEntity agreement = agreements.toChange(id).orElseThrow(Refused::notFound);
+        Instant now = clock.instant();
+        Agreement before = state(agreement, now);
+        Agreement next = before.after(event)
+                .orElseThrow(() -> Refused.conflict(
+                        agreement.address().address() + refusal(before) + ", so that can't be done.", Map.of()));
+        if (event != Agreement.Event.ASKED || next != before) {
+            agreement.become(next, now, next.isGiven() ? Optional.of(end(now)) : Optional.empty());
+        }
+        if (event != Agreement.Event.ASKED) {
+            agreement.askNext(agreement.endsAt().map(end -> end.minus(Agreement.REQUEST_LASTS.multipliedBy(2))));
+        }
+        changes.save(new AgreementChangeEntity(id, now, event, who));
+        return agreement;
+    }
+
+    private static String refusal(Agreement state) {
+        return switch (state) {
+            case DECLINED -> " has declined";
+            case CONFIRMED -> " has agreed already";
+            case VOUCHED_FOR -> " is vouched for";
+            case ASKED -> " has not answered yet";
+            case LAPSED -> " agreed too long ago";
+        };
+    }
+
+    private static Instant end(Instant now) {
+        return now.atZone(ZoneOffset.UTC).plus(Agreement.LASTS).toInstant();
+    }
+
+    /** Notes which agreements have ended. */
+    @Transactional
+    public void lapse() {
+        agreements.ended(GIVEN, clock.instant()).forEach(this::lapse);
+    }
+
+    private void lapse(UUID id) {
+        AgreementEntity agreement = agreements.toChange(id).orElseThrow();
+        Instant now = clock.instant();
+        if (agreement.endsAt().isEmpty()) {
+            return; // another process was first
+        }
+        agreement.become(Agreement.LAPSED, now, Optional.empty());
+        agreement.askNext(Optional.empty());
+        changes.save(new AgreementChangeEntity(id, now, Agreement.Event.LAPSED, ""));
+    }
+}

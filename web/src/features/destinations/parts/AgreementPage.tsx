@@ -1,0 +1,104 @@
+import { useParams } from 'react-router';
+import { Problem, problemText } from '../../../api/problem';
+import type { Schemas } from '../../../api/client';
+import { dayAndTime } from '../../../lib/dates';
+import { Button } from '../../../ui/Button';
+import { Loading, Trouble } from '../../../ui/States';
+import { useAgreement, useAnswer } from '../queries';
+
+/** Where somebody outside answers a request, without signing in. Looking at it changes nothing. */
+export function AgreementPage() {
+  const { token = '' } = useParams();
+  const agreement = useAgreement(token);
+  return (
+    <main className="grid min-h-full place-items-center p-4">
+      <div className="w-[520px] max-w-full rounded-lg border border-line bg-sheet p-6">
+        {agreement.isPending && <Loading what="Loading the request" />}
+        {agreement.isError && <NotThere failed={agreement.error} onRetry={() => void agreement.refetch()} />}
+        {agreement.data && <Request token={token} of={agreement.data} />}
+      </div>
+    </main>
+  );
+}
+
+function NotThere({ failed, onRetry }: { failed: Error; onRetry: () => void }) {
+  if (failed instanceof Problem && failed.status === 404) {
+    return (
+      <>
+        <h1 className="text-lg font-bold">This request is not known</h1>
+        <p className="mt-2 text-ink2">
+          The link may be cut off: copy all of it from the message. Nothing was changed.
+        </p>
+      </>
+    );
+  }
+  return <Trouble text={problemText(failed)} onRetry={onRetry} />;
+}
+
+function Request({ token, of }: { token: string; of: Schemas['AgreementView'] }) {
+  const answer = useAnswer(token);
+  const given = of.state === 'CONFIRMED' || of.state === 'VOUCHED_FOR';
+  return (
+    <>
+      <h1 className="text-lg font-bold">Mail from {of.from}</h1>
+      <p className="mt-2">
+        {of.who} would like to hand on some of the mail that comes in at {of.fromAddress} to{' '}
+        <b className="break-words">{of.address}</b>.
+      </p>
+      {of.mail.length > 0 && (
+        <>
+          <h2 className="mt-3 text-sm font-semibold text-ink2">{given ? 'What comes' : 'What would come'}</h2>
+          <ul className="list-disc pl-5">
+            {of.mail.map((mail, i) => (
+              <li key={i}>{mail.words}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p role="status" className={`mt-3 font-semibold ${given ? 'text-moss' : ''}`}>
+        {stateInWords(of)}
+      </p>
+      {answer.error && (
+        <div className="mt-2">
+          <Trouble text={problemText(answer.error)} />
+        </div>
+      )}
+      <div className="mt-4 flex flex-wrap gap-2">
+        {of.open && (
+          <Button look="go" disabled={answer.isPending} onClick={() => answer.mutate(true)}>
+            {of.state === 'CONFIRMED' ? 'I agree for another 12 months' : 'I agree'}
+          </Button>
+        )}
+        {of.state !== 'DECLINED' && (
+          <Button disabled={answer.isPending} onClick={() => answer.mutate(false)}>
+            {given ? 'Stop this mail' : 'I decline'}
+          </Button>
+        )}
+      </div>
+      <p className="mt-4 text-sm text-ink2">
+        {given
+          ? `The agreement ends on ${dayAndTime(of.endsAt ?? of.until)}. You can stop the mail here at any time.`
+          : of.state === 'DECLINED'
+            ? 'If you change your mind, you can agree here.'
+            : of.open
+              ? `You can agree here until ${dayAndTime(of.until)}. If you do nothing, nothing comes.`
+              : `This link no longer agrees to anything. Ask ${of.who} for a new request.`}
+      </p>
+    </>
+  );
+}
+
+function stateInWords(of: Schemas['AgreementView']): string {
+  switch (of.state) {
+    case 'VOUCHED_FOR':
+      return `Mail comes: somebody vouched for this address on ${dayAndTime(of.since)}.`;
+    case 'CONFIRMED':
+      return `You agreed on ${dayAndTime(of.since)}.`;
+    case 'DECLINED':
+      return `You declined on ${dayAndTime(of.since)}. No mail comes.`;
+    case 'LAPSED':
+      return 'Your agreement has ended. Nothing comes.';
+    case 'ASKED':
+      return 'Nothing comes before you agree.';
+  }
+}

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { problemText } from '../../../api/problem';
+import { dayAndTime } from '../../../lib/dates';
+import { counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
+import { Trouble } from '../../../ui/States';
+import { happenedInWords, isGiven, saidInWords, type Destination } from '../model';
+import { useDestinations } from '../queries';
+import { DestinationActs } from './DestinationActs';
+import { RuleLinks } from './RuleLinks';
+
+/** Addresses outside that rules send mail to, what each has said, and what may be done about it. */
+export function Destinations() {
+  const destinations = useDestinations();
+  return (
+    <section aria-label="Outside addresses">
+      <h2 className="font-bold">Outside addresses</h2>
+      {destinations.isError && <Trouble text={problemText(destinations.error)} />}
+      {destinations.data?.length === 0 && (
+        <p className="mt-1 text-sm text-ink2">
+          No rule names an outside address. When one does, the address is asked first whether it wants the
+          mail, and gets nothing until it agrees.
+        </p>
+      )}
+      <ul className="mt-1">
+        {destinations.data?.map((one) => (
+          <OneDestination key={one.id} of={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function OneDestination({ of }: { of: Destination }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <li className="border-t border-line py-1.5">
+      <span className="block font-semibold break-words">{of.address}</span>
+      <span className={`block text-sm ${isGiven(of) ? 'text-moss' : 'text-clay'}`}>{saidInWords(of)}</span>
+      {of.endsAt && (
+        <span className="block text-sm text-ink2">
+          Ends on {dayAndTime(of.endsAt)}
+          {of.state === 'CONFIRMED' && '; it is asked again two weeks before'}
+        </span>
+      )}
+      {of.fault && (
+        <span className="block text-sm text-clay">The request did not leave: {of.fault.words}</span>
+      )}
+      {of.waiting > 0 && (
+        <span className="block text-sm text-ink2">{counted(of.waiting, 'step')} held for it</span>
+      )}
+      <span className="block text-sm text-ink2">
+        {of.rules.length === 0 ? 'No rule names it now' : 'Used by '}
+        <RuleLinks rules={of.rules} />
+      </span>
+      <DestinationActs of={of} />
+      <Button small look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Hide its history' : 'History'}
+      </Button>
+      {open && (
+        <ol aria-label={`History of ${of.address}`} className="mt-1 text-sm text-ink2">
+          {of.changes.map((change, i) => (
+            <li key={i}>
+              {dayAndTime(change.at)}: {happenedInWords(change, of.address)}
+            </li>
+          ))}
+        </ol>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,23 @@
+import { beforeSaving } from '../model';
+import { useDestinations } from '../queries';
+
+interface Props {
+  addresses: string[];
+  ownDomains: string[];
+}
+
+/** Of the addresses that an action names, what becomes of mail to those outside. */
+export function OutsideNotes({ addresses, ownDomains }: Props) {
+  const destinations = useDestinations().data ?? [];
+  const outside = [...new Set(addresses)].filter((to) => !ownDomains.some((own) => isAt(to, own)));
+  return outside.map((address) => (
+    <p key={address} className="mt-1.5 text-sm text-clay">
+      {beforeSaving(address, destinations)}
+    </p>
+  ));
+}
+
+function isAt(address: string, domain: string): boolean {
+  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
+  return own === domain || own.endsWith(`.${domain}`);
+}
