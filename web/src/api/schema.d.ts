@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/steps/{step}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/steps/{step}/{act}": {
         parameters: {
             query?: never;
@@ -942,6 +958,38 @@ export interface paths {
         get: operations["uses"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["allWaiting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/waiting/{act}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["actOnSeveral"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1537,6 +1585,8 @@ export interface components {
             sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         ForwardStep: {
+            /** @description It goes out after so many minutes, in which it can be stopped; instead of release. */
+            afterMinutes?: number;
             /** @enum {string} */
             answersGo?: "to us" | "to sender" | "to both";
             /** @description The whole original goes along as an attached message. */
@@ -1554,6 +1604,11 @@ export interface components {
             noteTemplate?: string;
             /** @description Stands in front of the original subject; "Fwd: " unless said otherwise. */
             prefix?: string;
+            /**
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @enum {string}
+             */
+            release?: "at once" | "at opening" | "on approval" | "first on approval";
             /** @description Instead of the original subject. */
             subject?: string;
             to: string[];
@@ -1890,11 +1945,18 @@ export interface components {
             who: components["schemas"]["WhoView"];
         };
         RedirectStep: {
+            /** @description It goes out after so many minutes, in which it can be stopped; instead of release. */
+            afterMinutes?: number;
             /** @enum {string} */
             do: "redirect";
             groups?: string[];
             /** @description The message leaves the inbox once it is handed on. */
             leaves?: boolean;
+            /**
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @enum {string}
+             */
+            release?: "at once" | "at opening" | "on approval" | "first on approval";
             to: string[];
         };
         RehearsalAsked: {
@@ -1924,6 +1986,8 @@ export interface components {
             times: number;
         };
         ReplyStep: {
+            /** @description It goes out after so many minutes, in which it can be stopped; instead of release. */
+            afterMinutes?: number;
             /** @description Addresses that reach this mailbox beside its own: mail to them is answered, too. */
             aliases?: string[];
             answersTo?: components["schemas"]["AnswersTo"];
@@ -1942,6 +2006,11 @@ export interface components {
             oncePerDays?: number;
             /** @description The message answered stands below the answer. */
             quotes?: boolean;
+            /**
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @enum {string}
+             */
+            release?: "at once" | "at opening" | "on approval" | "first on approval";
             subject?: string;
             /** @description The id of a template of the mailbox, instead of a subject and a text. */
             template?: string;
@@ -2086,6 +2155,12 @@ export interface components {
             mayTryAgain: boolean;
             message: components["schemas"]["MessageLine"];
         };
+        Several: {
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            left: number;
+        };
         ShadowedView: {
             answers: boolean;
             /** Format: int32 */
@@ -2123,22 +2198,28 @@ export interface components {
         };
         Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["TellStep"];
         StepView: {
-            acts: ("SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD")[];
+            acts: ("SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD")[];
             advice?: components["schemas"]["Statement"];
             /** Format: int32 */
             attempts: number;
             because?: components["schemas"]["Statement"];
             done: components["schemas"]["Statement"];
+            edited: boolean;
             hasMail: boolean;
             /** Format: uuid */
             id: string;
             /** @enum {string} */
             kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            mayBeEdited: boolean;
             /** Format: int64 */
             message: number;
             /** Format: date-time */
             plannedAt: string;
             recipient: string;
+            release: components["schemas"]["Statement"];
+            /** Format: date-time */
+            releaseAt?: string;
+            releasedBy?: string;
             rule: string;
             ruleName: string;
             /** Format: int32 */
@@ -2315,12 +2396,22 @@ export interface components {
             /** Format: int32 */
             steps: number;
         };
+        WaitingView: {
+            /** Format: int32 */
+            approved: number;
+            message: components["schemas"]["MessageLine"];
+            step: components["schemas"]["StepView"];
+        };
         WhoView: {
             /** @enum {string} */
             kind: "LIST" | "ADDRESS" | "DOMAINS" | "ANYBODY";
             names: string[];
             /** Format: int32 */
             senders: number;
+        };
+        Words: {
+            subject: string;
+            text: string;
         };
         Written: {
             from: string;
@@ -3750,6 +3841,33 @@ export interface operations {
             };
         };
     };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Words"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StepView"];
+                };
+            };
+        };
+    };
     act: {
         parameters: {
             query?: never;
@@ -3757,7 +3875,7 @@ export interface operations {
             path: {
                 mailbox: string;
                 step: string;
-                act: "SEND_NOW" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
+                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
             };
             cookie?: never;
         };
@@ -4007,6 +4125,55 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RuleUse"][];
+                };
+            };
+        };
+    };
+    allWaiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WaitingView"][];
+                };
+            };
+        };
+    };
+    actOnSeveral: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string[];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Several"];
                 };
             };
         };

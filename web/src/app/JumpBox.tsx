@@ -130,16 +130,19 @@ function Jumps({ demo, onStop, onDone }: Props & { onDone: () => void }) {
   );
 }
 
-/** Enter pressed before anything has arrived goes to the first that does, unless more is typed meanwhile. */
+/** Enter pressed while there is more to come goes to what stands first when all is there, unless more is typed meanwhile. */
 function useEnterAhead(typed: string, looking: boolean) {
   const [selected, setSelected] = useState('');
   const [entered, setEntered] = useState<string>();
   const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (entered === typed && selected !== '') {
-      list.current?.querySelector<HTMLElement>('[role=option][aria-selected=true]')?.click();
+    if (entered !== typed || looking) {
+      return;
     }
-  }, [entered, typed, selected]);
+    // What has just arrived is in the list once it has been compared with what is typed.
+    const go = setTimeout(() => list.current?.querySelector<HTMLElement>('[role=option]')?.click());
+    return () => clearTimeout(go);
+  }, [entered, typed, looking, selected]);
   return {
     ref: list,
     value: selected,

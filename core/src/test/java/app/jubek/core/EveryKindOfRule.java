@@ -25,6 +25,7 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -110,7 +111,8 @@ public final class EveryKindOfRule {
                         List.of(MailAddress.of("tours@partner.example")),
                         Optional.empty(),
                         true,
-                        true));
+                        true,
+                        Release.Plain.AT_ONCE));
     }
 
     private static Step marks() {

@@ -84,6 +84,9 @@ class AroundTest extends Journey {
         box.pressSequentially("photo perm");
         box.press("Enter");
         page.waitForCondition(held::isDone);
+        assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("photo permit"))
+                        .first())
+                .isVisible();
         held.join().resume();
         assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");
     }

@@ -109,14 +109,17 @@ class ArchitectureTest {
                 .map(JavaClass::getSimpleName)
                 .collect(Collectors.toSet());
         assertThat(speakSql)
-                .containsExactlyInAnyOrder("SchemaVersion", "Signals", "SignInAttemptRepository", "StepRepository");
+                .containsExactlyInAnyOrder("SchemaVersion", "Signals", "SignInAttemptRepository", "WorkFigures");
     }
 
     private static boolean speaksSql(JavaClass type) {
         boolean nativeQuery = type.getMethods().stream()
                 .flatMap(method -> method.tryGetAnnotationOfType(Query.class).stream())
                 .anyMatch(Query::nativeQuery);
+        boolean asked = type.getMethodCallsFromSelf().stream()
+                .anyMatch(call -> call.getName().equals("createNativeQuery"));
         return nativeQuery
+                || asked
                 || type.getDirectDependenciesFromSelf().stream()
                         .map(used -> used.getTargetClass().getPackageName())
                         .anyMatch(name -> name.startsWith("org.springframework.jdbc") || name.equals("javax.sql"));

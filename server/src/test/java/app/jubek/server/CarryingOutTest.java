@@ -167,7 +167,7 @@ class CarryingOutTest extends ServerTest {
                 .filter(s -> s.state() == HELD)
                 .findFirst()
                 .orElseThrow();
-        outbox.act(mailbox, held.id(), StepView.Act.SEND_NOW);
+        outbox.act(mailbox, held.id(), StepView.Act.SEND_NOW, "Ilse Varga");
         await("it left", () -> mail("tomas@ostrel-gardens.example", "INBOX").size() == 2);
     }
 

@@ -151,7 +151,7 @@ class DestinationTest extends ServerTest {
                         .because()
                         .filter(Reason.OVER_LATE.with()::equals)
                         .isPresent());
-        outbox.act(mailbox, steps("late").get(0).id(), app.jubek.server.step.StepView.Act.SEND_NOW);
+        outbox.act(mailbox, steps("late").get(0).id(), app.jubek.server.step.StepView.Act.SEND_NOW, "Ilse Varga");
         awaitState("late", SENT);
     }
 

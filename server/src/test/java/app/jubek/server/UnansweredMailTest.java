@@ -40,7 +40,7 @@ class UnansweredMailTest extends ServerTest {
     }
 
     private void act(StepView step, Act act) {
-        outbox.act(mailbox, step.id(), act);
+        outbox.act(mailbox, step.id(), act, "Ilse Varga");
     }
 
     private boolean isDone(StepView step, Act act) {

@@ -49,13 +49,17 @@ public enum Reason implements Code {
     RULE_SWITCHED_OFF,
     OUTSIDE,
     DESTINATION_DECLINED,
+    /** Its rule sends on approval. */
+    APPROVAL,
+    /** By a person, before its time came. */
+    STOPPED,
     HOURLY_LIMIT,
     RULE_LIMIT,
     OVER_LATE,
     RESTORED;
 
-    private static final Set<Reason> A_PERSON_MAY_OVERRULE =
-            EnumSet.of(HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
+    private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(
+            APPROVAL, STOPPED, HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
 
     private static final Set<Reason> OF_A_MACHINE =
             EnumSet.of(NULL_RETURN_PATH, NO_RETURN_PATH, AUTOMATIC, NO_REPLY_SENDER);

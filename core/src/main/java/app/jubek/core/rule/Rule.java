@@ -4,6 +4,7 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Statement;
@@ -106,11 +107,17 @@ public record Rule(
         return MailPhrase.pickedOut(picksOut);
     }
 
+    private static Statement done(Step step) {
+        return step.release() == Release.Plain.AT_ONCE
+                ? step.statement()
+                : RulePhrase.DONE_WHEN.with(step.statement(), step.release().statement());
+    }
+
     /** The rule read back as one sentence. */
     public Statement statement() {
         Argument does = steps.isEmpty()
                 ? RulePhrase.NOTHING_YET.with()
-                : Argument.and(steps.stream().map(Step::statement).toList());
+                : Argument.and(steps.stream().map(Rule::done).toList());
         boolean always = schedule.equals(Schedule.ALWAYS);
         Statement mail = mail();
         if (hasExceptions()) {

@@ -10,6 +10,8 @@ enum RulePhrase implements Code {
     RULE_WITH_SCHEDULE,
     RULE_WITH_EXCEPTIONS_AND_SCHEDULE,
     NOTHING_YET,
+    /** What is done, and when it goes out. */
+    DONE_WHEN,
     /** Each of the next has the rule's name. */
     REMOVED,
     ADDED_ON,

@@ -20,6 +20,7 @@ public final class Clearance {
      *
      * @param agreements of addresses outside the own domains
      * @param ruleOn the rule is still there and switched on
+     * @param awaited its rule sends on approval, and nobody has given it
      * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
      * @param overLate the message came in so long ago that an automatic answer may surprise
@@ -28,6 +29,7 @@ public final class Clearance {
             OwnSide own,
             Agreements agreements,
             boolean ruleOn,
+            boolean awaited,
             boolean approved,
             boolean beforeRestoring,
             boolean overLate,
@@ -110,9 +112,9 @@ public final class Clearance {
         return before.isEnough() ? Optional.empty() : Optional.of(new Cleared(request));
     }
 
-    /** Whether an automatic answer now would come more than a day after the message. */
-    public static boolean isOverLate(Instant received, Instant now) {
-        return received.isBefore(latest(now));
+    /** Whether an automatic answer now would come more than a day after the message, or after it was to go out. */
+    public static boolean isOverLate(Instant due, Instant now) {
+        return due.isBefore(latest(now));
     }
 
     /** Mail that came in before this is over late: what waited leaves by itself no more. */
@@ -129,6 +131,9 @@ public final class Clearance {
         }
         if (now.overLate() && outgoing instanceof Outgoing.Answer) {
             return Optional.of(Reason.OVER_LATE);
+        }
+        if (now.awaited()) {
+            return Optional.of(Reason.APPROVAL);
         }
         if (now.ofRule().isFull()) {
             return Optional.of(Reason.RULE_LIMIT);

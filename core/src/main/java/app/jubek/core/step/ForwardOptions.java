@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param attached the whole original goes along as an attached message, rather than inline
  * @param from the own address it is written as; the mailbox's identity where it is empty
  * @param answers where an answer of the recipient goes
+ * @param release when it goes out
  */
 public record ForwardOptions(
         String note,
@@ -20,7 +21,8 @@ public record ForwardOptions(
         Heading subject,
         boolean attached,
         Optional<MailAddress> from,
-        AnswersGo answers) {
+        AnswersGo answers,
+        Release release) {
     public ForwardOptions {
         if (template.isPresent() && !note.isBlank()) {
             throw new IllegalArgumentException("a note is written here or taken from a template, not both");
@@ -28,7 +30,19 @@ public record ForwardOptions(
     }
 
     public static ForwardOptions note(String note) {
-        return new ForwardOptions(note, Optional.empty(), Heading.PRESET, false, Optional.empty(), AnswersGo.TO_US);
+        return new ForwardOptions(
+                note,
+                Optional.empty(),
+                Heading.PRESET,
+                false,
+                Optional.empty(),
+                AnswersGo.TO_US,
+                Release.Plain.AT_ONCE);
+    }
+
+    /** The same, going out at another time. */
+    public ForwardOptions released(Release when) {
+        return new ForwardOptions(note, template, subject, attached, from, answers, when);
     }
 
     /** Where an answer to the forward goes. */

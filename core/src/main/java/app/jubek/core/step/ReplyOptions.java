@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param inConversations whether an answer to something this mailbox sent is answered, too
  * @param keepsUnanswered whether the rule moves a message only once it is answered; what it does not answer stays where it
  *     is
+ * @param release when it goes out
  */
 public record ReplyOptions(
         ReplyFrequency frequency,
@@ -27,7 +28,8 @@ public record ReplyOptions(
         List<MailAddress> aliases,
         Optional<MailAddress> from,
         boolean inConversations,
-        boolean keepsUnanswered) {
+        boolean keepsUnanswered,
+        Release release) {
     public ReplyOptions {
         copies = List.copyOf(copies);
         aliases = List.copyOf(aliases);
@@ -45,16 +47,24 @@ public record ReplyOptions(
                 List.of(),
                 Optional.empty(),
                 false,
-                false);
+                false,
+                Release.Plain.AT_ONCE);
     }
 
     /** The same, with another rule for what is not answered. */
     public ReplyOptions keepingUnanswered(boolean keeps) {
-        return new ReplyOptions(frequency, key, to, quotes, copies, aliases, from, inConversations, keeps);
+        return new ReplyOptions(frequency, key, to, quotes, copies, aliases, from, inConversations, keeps, release);
     }
 
     /** The same for mail to other addresses, too. */
     public ReplyOptions alsoTo(List<MailAddress> others) {
-        return new ReplyOptions(frequency, key, to, quotes, copies, others, from, inConversations, keepsUnanswered);
+        return new ReplyOptions(
+                frequency, key, to, quotes, copies, others, from, inConversations, keepsUnanswered, release);
+    }
+
+    /** The same, going out at another time. */
+    public ReplyOptions released(Release when) {
+        return new ReplyOptions(
+                frequency, key, to, quotes, copies, aliases, from, inConversations, keepsUnanswered, when);
     }
 }

@@ -19,6 +19,11 @@ public sealed interface Step {
     /** What was done, as a participle: "forwarded to education@ostrel-gardens.example". */
     Statement statement();
 
+    /** When it goes out, of a step that makes something leave. */
+    default Release release() {
+        return Release.Plain.AT_ONCE;
+    }
+
     /** The texts that are written in the step itself and go out as they stand. */
     default List<String> ownTexts() {
         return List.of();
@@ -57,6 +62,11 @@ public sealed interface Step {
         }
 
         @Override
+        public Release release() {
+            return options.release();
+        }
+
+        @Override
         public List<String> ownTexts() {
             return List.of(options.note());
         }
@@ -68,14 +78,16 @@ public sealed interface Step {
      * @param to addresses
      * @param groups of the address book, by name; everybody in them
      * @param leaves the message leaves the inbox once it is handed on
+     * @param release when it goes out
      */
-    record Redirect(List<MailAddress> to, List<String> groups, boolean leaves) implements Step, HandOn {
+    record Redirect(List<MailAddress> to, List<String> groups, boolean leaves, Release release)
+            implements Step, HandOn {
         public Redirect(List<MailAddress> to) {
             this(to, false);
         }
 
         public Redirect(List<MailAddress> to, boolean leaves) {
-            this(to, List.of(), leaves);
+            this(to, List.of(), leaves, Release.Plain.AT_ONCE);
         }
 
         public Redirect {
@@ -137,6 +149,11 @@ public sealed interface Step {
         @Override
         public Statement statement() {
             return StepPhrase.REPLIED_TO.with();
+        }
+
+        @Override
+        public Release release() {
+            return options.release();
         }
     }
 
@@ -314,7 +331,7 @@ public sealed interface Step {
         private HandOn with(List<MailAddress> to, List<String> groups, boolean leaves) {
             return this instanceof Forward forward
                     ? new Forward(to, groups, forward.options(), leaves)
-                    : new Redirect(to, groups, leaves);
+                    : new Redirect(to, groups, leaves, release());
         }
     }
 }

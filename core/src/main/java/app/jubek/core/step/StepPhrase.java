@@ -23,5 +23,7 @@ enum StepPhrase implements Code {
     /** How often a reply goes out: in so many days; or so many times in so many days. */
     ONCE_IN_DAYS,
     TIMES_IN_DAYS,
-    ADDRESS_IN_TEXT
+    ADDRESS_IN_TEXT,
+    /** Minutes. */
+    RELEASE_AFTER
 }

@@ -24,6 +24,7 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.AnswersTo;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -64,7 +65,8 @@ class AnswersTest {
                         List.of(),
                         Optional.empty(),
                         false,
-                        false));
+                        false,
+                        Release.Plain.AT_ONCE));
     }
 
     /** RFC 5230 §4.5. */
@@ -163,7 +165,8 @@ class AnswersTest {
                 List.of(),
                 Optional.of(MailAddress.of("director@ostrel-gardens.example")),
                 false,
-                false);
+                false,
+                Release.Plain.AT_ONCE);
         Decision decision = decide(
                 new Step.Reply(Optional.empty(), "", "Thank you.", foreign),
                 Mails.from("anna@school.example", "s", "t"));
@@ -324,7 +327,10 @@ class AnswersTest {
                 .toList();
         AddressBook people = AddressBook.of(List.of(), List.of(new PeopleGroup("1", "Guides", guides)));
         Step.Redirect redirect = new Step.Redirect(
-                List.of(MailAddress.of("tom@ostrel-gardens.example")), List.of("guides", "nobody"), false);
+                List.of(MailAddress.of("tom@ostrel-gardens.example")),
+                List.of("guides", "nobody"),
+                false,
+                Release.Plain.AT_ONCE);
         Decision decision = decide(
                 new Everything(),
                 redirect,

@@ -24,6 +24,7 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -307,7 +308,8 @@ class EngineTest {
                 List.of(),
                 Optional.empty(),
                 false,
-                false);
+                false,
+                Release.Plain.AT_ONCE);
         Step quotes = new Step.Reply(Optional.empty(), "", "Thank you.", quoting);
         assertThat(reasons(fenced(TO_EDUCATION))).containsExactly(Reason.FENCE);
         assertThat(reasons(fenced(quotes))).containsExactly(Reason.FENCE);

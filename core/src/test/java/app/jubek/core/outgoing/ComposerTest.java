@@ -20,6 +20,7 @@ import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -227,7 +228,8 @@ class ComposerTest {
                 List.of(),
                 Optional.of(MailAddress.of("photos@ostrel-gardens.example")),
                 false,
-                false);
+                false,
+                Release.Plain.AT_ONCE);
         List<Composed> out = composeAll(
                 new Step.Reply(Optional.empty(), "", "Thank you.", options),
                 Mails.from("anna@school.example", "Visit?", "When can we come?"));
@@ -253,7 +255,8 @@ class ComposerTest {
                 new ForwardOptions.Heading("For you", true),
                 true,
                 Optional.empty(),
-                ForwardOptions.AnswersGo.TO_BOTH);
+                ForwardOptions.AnswersGo.TO_BOTH,
+                Release.Plain.AT_ONCE);
         MimeMessage message = parsed(compose(
                         new Step.Forward(List.of(EDUCATION), List.of(), options, false),
                         Mails.from("anna@school.example", "Visit?", "hi", "Reply-To: office@school.example"))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.core.Mails;
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.arrival.Arrival;
 import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.reading.TraceFields;

@@ -23,6 +23,7 @@ import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
 import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.TargetFolder;
@@ -152,7 +153,8 @@ class RuleTest {
     @Test
     void stepsReadAsOneLine() {
         MailAddress duty = MailAddress.of("duty@ostrel-gardens.example");
-        assertThat(Mails.words(new Step.Redirect(List.of(duty), List.of("Guides"), false).statement()))
+        assertThat(Mails.words(
+                        new Step.Redirect(List.of(duty), List.of("Guides"), false, Release.Plain.AT_ONCE).statement()))
                 .isEqualTo("redirected to duty@ostrel-gardens.example and the group “Guides”");
         TargetFolder senders = new TargetFolder("Senders", Optional.of(TargetFolder.Each.SENDER), Optional.empty());
         assertThat(Mails.words(new Step.File(senders).statement()))

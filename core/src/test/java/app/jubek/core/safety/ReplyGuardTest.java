@@ -228,11 +228,24 @@ class ReplyGuardTest {
                 .isInstanceOf(Clearance.Verdict.Clear.class);
     }
 
+    /** A person's yes overrules limits and the clock; that the rule is off, or the destination against it, it does not. */
+    @Test
+    void whatItsRuleSendsOnApprovalWaitsForIt() {
+        Outgoing answer = new Outgoing.Answer(MailAddress.of("walks@ostrel-gardens.example"), Optional.empty());
+        Clearance.Flow little = new Clearance.Flow(0, 100);
+        assertThat(Clearance.look(
+                        answer,
+                        new Clearance.Now(
+                                Mails.VISITS, Agreements.none(), true, true, false, false, false, little, little)))
+                .isEqualTo(new Clearance.Verdict.Hold(Reason.APPROVAL));
+        assertThat(Reason.APPROVAL.mayBeOverruled()).isTrue();
+    }
+
     private static Clearance.Verdict late(Outgoing outgoing, boolean approved) {
         Clearance.Flow little = new Clearance.Flow(0, 100);
         return Clearance.look(
                 outgoing,
-                new Clearance.Now(Mails.VISITS, Agreements.none(), true, approved, false, true, little, little));
+                new Clearance.Now(Mails.VISITS, Agreements.none(), true, false, approved, false, true, little, little));
     }
 
     private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean approved, int mailbox, int rule) {
@@ -242,6 +255,7 @@ class ReplyGuardTest {
                         Mails.VISITS,
                         Agreements.none(),
                         on,
+                        false,
                         approved,
                         false,
                         false,

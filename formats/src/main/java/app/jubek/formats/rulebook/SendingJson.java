@@ -3,6 +3,7 @@ package app.jubek.formats.rulebook;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ForwardOptions;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -28,7 +29,9 @@ final class SendingJson {
             "attached",
             "from",
             "answersGo",
-            "leaves");
+            "leaves",
+            "release",
+            "afterMinutes");
     private static final Set<String> REPLY = Set.of(
             "do",
             "subject",
@@ -43,7 +46,9 @@ final class SendingJson {
             "aliases",
             "from",
             "inConversations",
-            "keepsUnanswered");
+            "keepsUnanswered",
+            "release",
+            "afterMinutes");
 
     private SendingJson() {}
 
@@ -67,13 +72,14 @@ final class SendingJson {
                 at.flag("attached"),
                 address(at, "from"),
                 at.choice("answersGo", ForwardOptions.AnswersGo.values(), ForwardOptions.AnswersGo.TO_US)
-                        .orElse(ForwardOptions.AnswersGo.TO_US));
+                        .orElse(ForwardOptions.AnswersGo.TO_US),
+                release(at));
     }
 
     static Optional<Step> redirect(Reading at) {
-        at.only(Set.of("do", "to", "groups", "leaves"));
-        return at.attempt(
-                () -> new Step.Redirect(at.texts("to", MailAddress::of), texts(at, "groups"), at.flag("leaves")));
+        at.only(Set.of("do", "to", "groups", "leaves", "release", "afterMinutes"));
+        return at.attempt(() -> new Step.Redirect(
+                at.texts("to", MailAddress::of), texts(at, "groups"), at.flag("leaves"), release(at)));
     }
 
     static Optional<Step> reply(Reading at) {
@@ -99,7 +105,17 @@ final class SendingJson {
                 addresses(at, "aliases"),
                 address(at, "from"),
                 at.flag("inConversations"),
-                at.flag("keepsUnanswered"));
+                at.flag("keepsUnanswered"),
+                release(at));
+    }
+
+    private static Release release(Reading at) {
+        at.check(!(at.has("release") && at.has("afterMinutes")), "afterMinutes", "stands beside release: take one");
+        return at.has("afterMinutes")
+                ? at.<Release>attempt(() -> new Release.After(at.number("afterMinutes", 1)))
+                        .orElse(Release.Plain.AT_ONCE)
+                : at.choice("release", Release.Plain.values(), Release.Plain.AT_ONCE)
+                        .orElse(Release.Plain.AT_ONCE);
     }
 
     /** An object, of which "part" says where, and for the text the pattern and the forms. */
@@ -141,6 +157,11 @@ final class SendingJson {
                 handOn.groups().forEach(groups::add);
             }
             flag(node, "leaves", handOn.leaves());
+        }
+        if (step.release() instanceof Release.After after) {
+            node.put("afterMinutes", after.minutes());
+        } else if (step.release() instanceof Release.Plain plain && plain != Release.Plain.AT_ONCE) {
+            node.put("release", Reading.word(plain));
         }
         if (step instanceof Step.Forward forward) {
             write(node, forward.options());

@@ -6,6 +6,7 @@ import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Schedule;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
@@ -149,6 +150,9 @@ public final class SieveWriting {
 
     /** What a script has no words for, though the rule without it would be another one. */
     private static Optional<String> beyond(Step step, Rule rule) {
+        if (step.release() != Release.Plain.AT_ONCE) {
+            return Optional.of("sends at once and can't wait");
+        }
         if (step instanceof Step.Reply reply) {
             return beyond(reply, rule);
         }

@@ -30,6 +30,7 @@ class BeyondSieveTest {
                 "{'do':'reply','text':'Dear {{sender.name}}'} | fills no fields",
                 "{'do':'reply','text':'x','keepsUnanswered':true},{'do':'archive'} | keep in the inbox",
                 "{'do':'redirect','to':[],'groups':['Guides']} | no groups",
+                "{'do':'redirect','to':['a@x.example'],'release':'on approval'} | sends at once",
                 "{'do':'file','folder':'Senders','perSender':true} | a folder for each sender",
                 "{'do':'copy','folder':'Words','perValue':true} | a folder for each value listed",
                 "{'do':'file','folder':'INBOX','mailbox':'seeds@x.example'} | in another mailbox"

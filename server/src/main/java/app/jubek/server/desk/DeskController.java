@@ -2,10 +2,10 @@ package app.jubek.server.desk;
 
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
+import app.jubek.server.figures.WorkFigures;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.queue.Outbox;
 import app.jubek.server.step.DoneCount;
 import app.jubek.server.step.RuleUse;
 import java.time.Clock;
@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 class DeskController {
     private static final int LOOKED_BACK = 7;
 
-    private final Outbox outbox;
+    private final WorkFigures figures;
     private final Messages messages;
     private final DeskVisitRepository visits;
     private final Reminders reminders;
@@ -34,7 +34,7 @@ class DeskController {
     private final Clock clock;
 
     DeskController(
-            Outbox outbox,
+            WorkFigures figures,
             Messages messages,
             DeskVisitRepository visits,
             Reminders reminders,
@@ -42,7 +42,7 @@ class DeskController {
             Clock clock) {
         this.reminders = reminders;
         this.mailboxes = mailboxes;
-        this.outbox = outbox;
+        this.figures = figures;
         this.messages = messages;
         this.visits = visits;
         this.clock = clock;
@@ -83,8 +83,8 @@ class DeskController {
         return new DeskView(
                 lastVisit,
                 came.size(),
-                outbox.doneSince(mailbox, since),
-                DeskDay.of(days, zone, came, outbox.doneWith(mailbox, since)),
+                figures.doneSince(mailbox, since),
+                DeskDay.of(days, zone, came, figures.doneWith(mailbox, since)),
                 reminders(mailbox, today));
     }
 
@@ -106,6 +106,6 @@ class DeskController {
     /** How often and when each rule acted. */
     @GetMapping("/api/mailboxes/{mailbox}/uses")
     List<RuleUse> uses(@Allowed UUID mailbox) {
-        return outbox.uses(mailbox);
+        return figures.uses(mailbox);
     }
 }

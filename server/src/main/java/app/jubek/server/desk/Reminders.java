@@ -1,7 +1,7 @@
 package app.jubek.server.desk;
 
 import app.jubek.core.step.Step;
-import app.jubek.server.queue.Outbox;
+import app.jubek.server.figures.WorkFigures;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -10,10 +10,10 @@ import org.springframework.stereotype.Service;
 /** Messages that a person wants to look at by a day. */
 @Service
 public class Reminders {
-    private final Outbox outbox;
+    private final WorkFigures figures;
 
-    Reminders(Outbox outbox) {
-        this.outbox = outbox;
+    Reminders(WorkFigures figures) {
+        this.figures = figures;
     }
 
     /**
@@ -23,7 +23,7 @@ public class Reminders {
 
     /** Those whose day lies between two, both included, the earliest first; mail that is gone is left out. */
     public List<Remind> between(UUID mailbox, LocalDate first, LocalDate last) {
-        return outbox.markedBetween(mailbox, Step.Remind.TAG + first, Step.Remind.TAG + last).stream()
+        return figures.markedBetween(mailbox, Step.Remind.TAG + first, Step.Remind.TAG + last).stream()
                 .map(marked -> new Remind(
                         marked.message(), LocalDate.parse(marked.tag().substring(Step.Remind.TAG.length()))))
                 .toList();

@@ -6,9 +6,9 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.step.StepState;
+import app.jubek.server.figures.WorkFigures;
 import app.jubek.server.intake.MessageStatus;
 import app.jubek.server.intake.Messages;
-import app.jubek.server.queue.Outbox;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -20,11 +20,11 @@ import org.springframework.stereotype.Component;
 @Component
 class WhatHappened {
     private final Messages messages;
-    private final Outbox outbox;
+    private final WorkFigures figures;
 
-    WhatHappened(Messages messages, Outbox outbox) {
+    WhatHappened(Messages messages, WorkFigures figures) {
         this.messages = messages;
-        this.outbox = outbox;
+        this.figures = figures;
     }
 
     /** By what messages are sought. */
@@ -86,7 +86,7 @@ class WhatHappened {
 
     /** No step is planned before its message comes in. */
     private IntPredicate withSteps(PastMail.Window window, Set<StepState> states) {
-        return among(window, outbox.messagesIn(window.mailbox().id(), states, window.since()));
+        return among(window, figures.messagesIn(window.mailbox().id(), states, window.since()));
     }
 
     private IntPredicate ofStatus(PastMail.Window window, MessageStatus status) {

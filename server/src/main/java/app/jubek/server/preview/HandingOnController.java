@@ -1,10 +1,10 @@
 package app.jubek.server.preview;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.arrival.Arrival;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.message.ByteSource;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.outgoing.Arrival;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.reading.MessageReading;

@@ -6,7 +6,7 @@ import app.jubek.server.step.Work;
 import java.time.Clock;
 import org.springframework.stereotype.Component;
 
-/** What a rule moves only once its answer has left. */
+/** What is done only once a rule’s answer has left. */
 @Component
 class AfterReply {
     private final StepRepository steps;
@@ -21,7 +21,8 @@ class AfterReply {
     void notGiven(StepEntity answer) {
         if (answer.kind() == Work.REPLY) {
             steps.waitingForReply(answer.messageId(), answer.ruleId()).forEach(step -> {
-                step.settle(StepState.WITHHELD, Reason.NOT_ANSWERED.with(), clock.instant());
+                StepState end = step.state() == StepState.HELD ? StepState.DISCARDED : StepState.WITHHELD;
+                step.settle(end, Reason.NOT_ANSWERED.with(), clock.instant());
                 steps.save(step);
             });
         }

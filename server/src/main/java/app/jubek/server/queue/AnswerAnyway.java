@@ -25,7 +25,7 @@ class AnswerAnyway {
         this.decided = decided;
     }
 
-    void plan(StepEntity withheld) {
+    void plan(StepEntity withheld, String who) {
         long message = withheld.messageId();
         Mailbox mailbox = mailboxes.find(withheld.mailboxId());
         StepMaker.Subject subject = maker.stored(mailbox, message);
@@ -35,16 +35,16 @@ class AnswerAnyway {
                 .anyMatch(step -> step.waitedForAnswerOf(withheld.ruleId()));
         answer.stream()
                 .filter(planned -> moves || !planned.step().kind().removes())
-                .forEach(planned -> plan(subject, planned, withheld.position()));
+                .forEach(planned -> plan(subject, planned, withheld.position(), who));
     }
 
-    private void plan(StepMaker.Subject subject, PlannedStep planned, int position) {
+    private void plan(StepMaker.Subject subject, PlannedStep planned, int position, String who) {
         StepMaker.Made made = maker.make(subject, planned, position);
         made.step().become(StepState.READY, StepNote.ANSWERED_ANYWAY.with());
         if (planned.step().kind().removes()) {
             made.step().waitForReply();
         } else {
-            made.step().approve();
+            made.step().approve(who);
         }
         maker.save(made, subject.original());
     }

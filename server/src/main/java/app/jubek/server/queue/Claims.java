@@ -11,10 +11,12 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.agreement.StoredAgreements;
+import app.jubek.server.figures.StepCounts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
@@ -109,7 +111,7 @@ class Claims {
         AtomicReference<Optional<UUID>> looked = new AtomicReference<>(Optional.empty());
         AtomicReference<Found> found = new AtomicReference<>(new Found.Idle());
         Optional<Border.Failure> failure = Border.around(() -> transaction.executeWithoutResult(status -> {
-            Optional<UUID> due = steps.nextDue(OF_MAILBOX, OF_RULE, TO_RECIPIENT);
+            Optional<UUID> due = steps.nextDue(OF_MAILBOX, OF_RULE, TO_RECIPIENT, clock.instant());
             looked.set(due);
             due.ifPresent(id -> found.set(claim(id)));
         }));
@@ -195,7 +197,7 @@ class Claims {
             step.settle(StepState.WITHHELD, why(withhold.reason(), step), clock.instant());
             afterReply.notGiven(step);
         }
-        counts.changed(step);
+        counts.changed(step.mailboxId());
         steps.save(step);
     }
 
@@ -217,11 +219,20 @@ class Claims {
                 mailbox.own(),
                 step.kind().handsOn() ? agreements.of(mailbox, step.recipient()) : Agreements.none(),
                 ruleOn,
+                !step.isApproved() && awaits(step, mailbox),
                 step.isApproved(),
                 standing.getRestored(),
-                Clearance.isOverLate(standing.getReceived(), now),
+                Clearance.isOverLate(step.releaseAt().orElse(standing.getReceived()), now),
                 new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
                 new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
+    }
+
+    private boolean awaits(StepEntity step, Mailbox mailbox) {
+        Release release = step.release();
+        int approved = release == Release.Plain.FIRST_ON_APPROVAL
+                ? steps.countApproved(mailbox.id(), step.ruleId(), step.kind())
+                : 0;
+        return release.due(step.plannedAt(), mailbox.opening(), approved).isEmpty();
     }
 
     private static Outgoing outgoing(StepEntity step) {
@@ -241,7 +252,7 @@ class Claims {
             } else {
                 step.settle(StepState.SENT, clock.instant());
             }
-            counts.settled(step);
+            counts.settled(step.mailboxId(), step.kind(), step.state());
         }
     }
 
@@ -256,7 +267,7 @@ class Claims {
             }
             step.become(StepState.READY, StepNote.TO_BE_TRIED_AGAIN.with(trouble.cause()));
             trouble.advice().ifPresent(step::advise);
-            counts.changed(step);
+            counts.changed(step.mailboxId());
             steps.postpone(step.id(), pauses.get(step.attempts() - 1).toNanos());
         });
     }
@@ -271,14 +282,14 @@ class Claims {
     public void needless(Claim claim, Statement why) {
         mine(claim).ifPresent(step -> {
             step.settle(StepState.DISCARDED, why, clock.instant());
-            counts.settled(step);
+            counts.settled(step.mailboxId(), step.kind(), step.state());
         });
     }
 
     private void fail(StepEntity step, Trouble trouble) {
         step.settle(StepState.FAILED, trouble.cause(), clock.instant());
         trouble.advice().ifPresent(step::advise);
-        counts.settled(step);
+        counts.settled(step.mailboxId(), step.kind(), step.state());
         boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
         if (step.kind().handsOver() && !alreadyBack) {
             StepEntity back = StepEntity.bringingBack(step, clock.instant());
@@ -314,7 +325,7 @@ class Claims {
         if (step.kind() == Work.REPLY || step.isPerhapsTwice()) {
             step.settle(StepState.UNCERTAIN, StepNote.NOBODY_KNOWS_WHETHER_SENT.with(), clock.instant());
             step.advise(Advice.ASK_RECIPIENT);
-            counts.settled(step);
+            counts.settled(step.mailboxId(), step.kind(), step.state());
             return;
         }
         if (step.kind().leaves()) {
@@ -323,7 +334,7 @@ class Claims {
         } else {
             step.become(StepState.READY);
         }
-        counts.changed(step);
+        counts.changed(step.mailboxId());
         steps.postpone(step.id(), 0);
     }
 

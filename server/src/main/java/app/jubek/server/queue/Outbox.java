@@ -1,30 +1,27 @@
 package app.jubek.server.queue;
 
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.AfterAnswer;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
-import app.jubek.core.review.Unanswered;
-import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.StepState;
 import app.jubek.core.text.Budget;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
-import app.jubek.server.step.DoneCount;
-import app.jubek.server.step.RuleUse;
 import app.jubek.server.step.StepView;
 import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -38,11 +35,20 @@ public class Outbox {
     private final StepRepository steps;
     private final StepMaker maker;
     private final StepActs acts;
+    private final StepEdits edits;
     private final StepContent bytes;
     private final Signals signals;
     private final Clock clock;
 
-    Outbox(StepRepository steps, StepMaker maker, StepActs acts, StepContent bytes, Signals signals, Clock clock) {
+    Outbox(
+            StepRepository steps,
+            StepMaker maker,
+            StepActs acts,
+            StepEdits edits,
+            StepContent bytes,
+            Signals signals,
+            Clock clock) {
+        this.edits = edits;
         this.steps = steps;
         this.maker = maker;
         this.acts = acts;
@@ -87,6 +93,9 @@ public class Outbox {
             StepMaker.Made made = maker.make(subject, notDone.planned(), position++);
             if (notDone.waits()) {
                 made.step().become(StepState.HELD, notDone.statement());
+                if (answer.isAwaitedBy(notDone.planned())) {
+                    made.step().waitForReply();
+                }
                 maker.save(made, plan.original());
             } else {
                 made.step().settle(StepState.WITHHELD, notDone.statement(), clock.instant());
@@ -114,12 +123,6 @@ public class Outbox {
                 : views(steps.ofMessages(mailbox, messages)).stream().collect(Collectors.groupingBy(StepView::message));
     }
 
-    /** Messages of which a step that was planned since an instant is in one of these states. */
-    @Transactional(readOnly = true)
-    public Set<Long> messagesIn(UUID mailbox, Set<StepState> states, Instant since) {
-        return steps.messagesIn(mailbox, states, since);
-    }
-
     /** Newest first; with no states given, all of them. */
     @Transactional(readOnly = true)
     public List<StepView> newest(UUID mailbox, Set<StepState> states, int limit) {
@@ -140,15 +143,41 @@ public class Outbox {
     /**
      * What a person decides about one step.
      *
+     * @param who the person
      * @throws Refused when the step is no longer in a state for it
      */
     @Transactional
-    public StepView act(UUID mailbox, UUID id, StepView.Act act) {
+    public StepView act(UUID mailbox, UUID id, StepView.Act act, String who) {
         StepEntity step = steps.toActOn(id, mailbox).orElseThrow(Refused::notFound);
-        acts.act(step, act, steps.unseenAmong(List.of(id)).contains(id));
+        acts.act(step, act, steps.unseenAmong(List.of(id)).contains(id), who);
         steps.saveAndFlush(step);
         wake(mailbox);
         return views(List.of(step)).get(0);
+    }
+
+    /**
+     * A person writes an answer anew that is held for one, and the copies of it; it stays held.
+     *
+     * @throws Refused when it is no such answer, or has left meanwhile
+     */
+    @Transactional
+    public StepView edit(UUID mailbox, UUID id, EditedAnswer words) {
+        StepEntity step = steps.toActOn(id, mailbox).orElseThrow(Refused::notFound);
+        edits.edit(step, words);
+        signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
+        return views(List.of(step)).get(0);
+    }
+
+    /** What leaves, and waits for a person, a destination or its time; what has waited longest comes first. */
+    @Transactional(readOnly = true)
+    public List<StepView> waiting(UUID mailbox, int limit) {
+        return views(steps.waiting(mailbox, Limit.of(limit)));
+    }
+
+    /** Messages for which a person let go, without a change, what a rule had written. */
+    @Transactional(readOnly = true)
+    public int approved(UUID mailbox, String rule, Work kind) {
+        return steps.countApproved(mailbox, rule, kind);
     }
 
     /** Answers that were withheld since an instant while the message was filed away, and that nobody has seen to. */
@@ -157,44 +186,10 @@ public class Outbox {
         return views(steps.unseen(mailbox, since, Limit.of(limit)));
     }
 
-    /** Of each rule that answers, how often it moved a message without its answer since an instant. */
-    @Transactional(readOnly = true)
-    public List<Unanswered> unanswered(UUID mailbox, Instant since) {
-        return steps.answersByRule(mailbox, since).stream()
-                .map(row -> new Unanswered(
-                        new RuleId((String) row[0]), ((Number) row[2]).intValue(), ((Number) row[1]).intValue()))
-                .toList();
-    }
-
-    /** What each rule did, as far as records go back; rules that never acted are left out. */
-    @Transactional(readOnly = true)
-    public List<RuleUse> uses(UUID mailbox) {
-        Map<String, Long> superseded = new HashMap<>();
-        steps.withheldByRule(mailbox, Reason.SUPERSEDED.id())
-                .forEach(row -> superseded.put((String) row[0], (Long) row[1]));
-        return steps.uses(mailbox).stream()
-                .map(use -> use.with(superseded.getOrDefault(use.rule(), 0L)))
-                .toList();
-    }
-
     /** Every answer to a sender, whatever became of it, newest first. */
     @Transactional(readOnly = true)
     public List<StepView> answersTo(UUID mailbox, String sender, int limit) {
         return views(steps.answersTo(mailbox, sender.toLowerCase(Locale.ROOT), limit));
-    }
-
-    /** What came to an end since an instant, by kind. */
-    @Transactional(readOnly = true)
-    public List<DoneCount> doneSince(UUID mailbox, Instant since) {
-        return steps.doneSince(mailbox, since);
-    }
-
-    /** What was done with each message, of what was planned since an instant. */
-    @Transactional(readOnly = true)
-    public Map<Long, Set<Work>> doneWith(UUID mailbox, Instant since) {
-        return steps.doneWith(mailbox, since).stream()
-                .collect(Collectors.groupingBy(
-                        row -> (Long) row[0], Collectors.mapping(row -> (Work) row[1], Collectors.toSet())));
     }
 
     /** How many steps of a mailbox wait for a person; of answers that were withheld, those since an instant. */
@@ -207,19 +202,6 @@ public class Outbox {
     /** Bytes of what left for these messages are no longer needed; to be called inside a transaction. */
     public void clearContent(Collection<Long> messages) {
         bytes.remove(steps.idsOfMessages(messages));
-    }
-
-    /**
-     * @param tag the mark of a message that lies between two, in the order of letters
-     */
-    public record Marked(long message, String tag) {}
-
-    /** Messages that carry a mark between two, both included, by their first such mark; mail that is gone is left out. */
-    @Transactional(readOnly = true)
-    public List<Marked> markedBetween(UUID mailbox, String first, String last) {
-        return steps.markedBetween(mailbox, first, last).stream()
-                .map(row -> new Marked(((Number) row[0]).longValue(), (String) row[1]))
-                .toList();
     }
 
     private List<StepView> views(List<StepEntity> found) {
@@ -251,6 +233,11 @@ public class Outbox {
                 step.attempts(),
                 step.plannedAt(),
                 step.settledAt(),
+                step.release().statement(),
+                step.waitsForItsTime() ? step.releaseAt() : Optional.empty(),
+                step.releasedBy(),
+                step.isEdited(),
+                StepActs.mayBeEdited(step),
                 StepActs.of(step, unseen));
     }
 }

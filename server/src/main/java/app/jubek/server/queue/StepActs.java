@@ -47,10 +47,8 @@ class StepActs {
      */
     static List<Act> of(StepEntity step, boolean unseen) {
         return switch (step.state()) {
-            case HELD ->
-                reason(step).filter(Reason::mayBeOverruled).isPresent()
-                        ? List.of(Act.SEND_NOW, Act.DISCARD)
-                        : List.of(Act.DISCARD);
+            case HELD -> mayBeLetGo(step) ? List.of(Act.SEND_NOW, Act.DISCARD) : List.of(Act.DISCARD);
+            case READY -> step.waitsForItsTime() ? List.of(Act.SEND_NOW, Act.STOP, Act.DISCARD) : List.of();
             case FAILED ->
                 step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
                         ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
@@ -76,6 +74,15 @@ class StepActs {
         return acts;
     }
 
+    private static boolean mayBeLetGo(StepEntity step) {
+        return reason(step).filter(Reason::mayBeOverruled).isPresent();
+    }
+
+    /** Whether a person may write it anew. */
+    static boolean mayBeEdited(StepEntity step) {
+        return step.kind() == Work.REPLY && step.state() == StepState.HELD && step.hasMail() && mayBeLetGo(step);
+    }
+
     static Optional<Reason> reason(StepEntity step) {
         return step.because()
                 .flatMap(why -> Arrays.stream(Reason.values()).filter(why::is).findFirst());
@@ -84,7 +91,7 @@ class StepActs {
     /**
      * @throws Refused when the step is no longer in a state for it
      */
-    void act(StepEntity step, Act act, boolean unseen) {
+    void act(StepEntity step, Act act, boolean unseen, String who) {
         if (!of(step, unseen).contains(act)) {
             throw Refused.conflict(
                     "The step is " + step.state().name().toLowerCase(Locale.ROOT)
@@ -97,13 +104,16 @@ class StepActs {
                 forwards.plan(step);
                 step.settle(StepState.DISCARDED, StepNote.FORWARDED_INSTEAD.with(), clock.instant());
             }
-            case ANSWER_ANYWAY -> answers.plan(step);
+            case ANSWER_ANYWAY -> answers.plan(step, who);
             case BRING_BACK -> bringBack(step);
             case SEND_NOW, TRY_AGAIN -> {
-                step.become(StepState.READY);
-                step.approve();
+                if (step.state() != StepState.READY) {
+                    step.become(StepState.READY);
+                }
+                step.approve(who);
                 steps.postpone(step.id(), 0);
             }
+            case STOP -> step.become(StepState.HELD, Reason.STOPPED.with());
             case LEAVE -> step.attend();
             default -> throw new IllegalArgumentException("no such act");
         }
@@ -114,7 +124,7 @@ class StepActs {
 
     /** An answer that was held and is dropped was never given, so the sender may get another. */
     private void drop(StepEntity step) {
-        if (step.state() == StepState.HELD) {
+        if (step.state() == StepState.HELD || step.waitsForItsTime()) {
             history.forget(step.id());
         }
         step.settle(StepState.DISCARDED, StepNote.DISCARDED_BY_PERSON.with(), clock.instant());

@@ -3,6 +3,7 @@ package app.jubek.server.queue;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.PlannedPhrase;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
@@ -79,6 +80,12 @@ class StepEntity {
     private boolean attended;
     private boolean afterReply;
 
+    /** By the clock of the mailbox's work, like when it was planned. */
+    private @Nullable Instant releaseAt;
+
+    private @Nullable String releasedBy;
+    private boolean edited;
+
     protected StepEntity() {}
 
     StepEntity(UUID mailboxId, long messageId, Work kind, int position, String detail, Instant plannedAt) {
@@ -149,6 +156,17 @@ class StepEntity {
         attempts++;
     }
 
+    /** It may go out from then on. */
+    void release(Instant at) {
+        releaseAt = at.isAfter(plannedAt) ? at : null;
+    }
+
+    /** A person wrote it anew: a message of theirs, for which a bounce goes to the mailbox. */
+    void edit(String sender) {
+        edited = true;
+        envelopeSender = sender;
+    }
+
     void advise(Advice whatToDo) {
         advice = whatToDo;
     }
@@ -158,9 +176,11 @@ class StepEntity {
         perhapsTwice = true;
     }
 
-    /** A person wants it done, whatever the limits say. */
-    void approve() {
+    /** A person wants it done now, whatever the limits say. */
+    void approve(String who) {
         approved = true;
+        releasedBy = who;
+        releaseAt = null;
         attempts = 0;
         settledAt = null;
     }
@@ -259,6 +279,29 @@ class StepEntity {
         return approved;
     }
 
+    /** When it goes out by itself, where that is not at once. */
+    Optional<Instant> releaseAt() {
+        return Optional.ofNullable(releaseAt);
+    }
+
+    Optional<String> releasedBy() {
+        return Optional.ofNullable(releasedBy);
+    }
+
+    boolean isEdited() {
+        return edited;
+    }
+
+    /** It goes out later by itself, and nothing of it has been tried. */
+    boolean waitsForItsTime() {
+        return state == StepState.READY && releaseAt != null && attempts == 0;
+    }
+
+    /** A copy goes when the answer has gone. */
+    Release release() {
+        return kind.leaves() && kind != Work.ANSWER_COPY ? asked().release() : Release.Plain.AT_ONCE;
+    }
+
     boolean isAttended() {
         return attended;
     }
@@ -268,6 +311,11 @@ class StepEntity {
         return rule.equals(ruleId)
                 && state == StepState.WITHHELD
                 && Reason.NOT_ANSWERED.id().equals(reason);
+    }
+
+    /** A copy that waits for the same answer to go out. */
+    boolean isOf(StepEntity answer) {
+        return afterReply && ruleId.equals(answer.ruleId) && (state == StepState.READY || state == StepState.HELD);
     }
 
     boolean isPerhapsTwice() {

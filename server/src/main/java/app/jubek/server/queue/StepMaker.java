@@ -6,16 +6,19 @@ import app.jubek.core.outgoing.Composed;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.safety.ReplyHistory;
+import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.folders.StoredOriginals;
 import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.Work;
 import app.jubek.server.template.Documents;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -24,6 +27,7 @@ import org.springframework.stereotype.Component;
 @Component
 class StepMaker {
     private final StepRepository steps;
+    private final Mailboxes mailboxes;
     private final StepContent bytes;
     private final StoredReplyHistory history;
     private final StoredOriginals originals;
@@ -33,6 +37,7 @@ class StepMaker {
 
     StepMaker(
             StepRepository steps,
+            Mailboxes mailboxes,
             StepContent bytes,
             StoredReplyHistory history,
             StoredOriginals originals,
@@ -40,6 +45,7 @@ class StepMaker {
             Documents documents,
             Clock clock) {
         this.steps = steps;
+        this.mailboxes = mailboxes;
         this.bytes = bytes;
         this.originals = originals;
         this.contexts = contexts;
@@ -77,7 +83,16 @@ class StepMaker {
         String sender =
                 composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
         entity.leaving(composed.outgoing().recipient().address(), sender, composed.messageId());
+        due(entity).ifPresent(entity::release);
         return new Made(entity, planned, Optional.of(composed));
+    }
+
+    private Optional<Instant> due(StepEntity entity) {
+        Release release = entity.release();
+        return release == Release.Plain.AT_ONCE
+                ? Optional.empty()
+                : release.due(
+                        entity.plannedAt(), mailboxes.find(entity.mailboxId()).opening(), Release.FIRST);
     }
 
     /** Saves it with its bytes; of an answer it is noted who had it. */

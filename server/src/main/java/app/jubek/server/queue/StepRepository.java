@@ -2,8 +2,6 @@ package app.jubek.server.queue;
 
 import app.jubek.core.step.StepState;
 import app.jubek.server.platform.SkipLocked;
-import app.jubek.server.step.DoneCount;
-import app.jubek.server.step.RuleUse;
 import app.jubek.server.step.Work;
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
@@ -37,7 +35,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
               select b.mailboxId as mailbox, b.ruleId as rule, b.recipient as recipient from StepEntity b
               where b.state = SENDING)
             select s.id from StepEntity s
-            where s.state = READY and s.dueAt <= instant
+            where s.state = READY and s.dueAt <= instant and (s.releaseAt is null or s.releaseAt <= :now)
             and (s.kind not in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)
               or not exists (select 1 from StopEntity stop where stop.mailbox = s.mailboxId))
             and (select count(*) from busy b where b.mailbox = s.mailboxId) < :ofMailbox
@@ -57,7 +55,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
               and e.kind = REPLY and e.state = SENT))
             order by (select count(*) from busy b where b.mailbox = s.mailboxId), s.dueAt, s.plannedAt, s.position
             limit 1""")
-    Optional<UUID> nextDue(int ofMailbox, int ofRule, int toRecipient);
+    Optional<UUID> nextDue(int ofMailbox, int ofRule, int toRecipient, Instant now);
 
     /** Of a step that can't even be read: it counts as tried, and after so many times it has failed. */
     @Modifying
@@ -85,26 +83,25 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("update StepEntity s set s.dueAt = instant + :nanos nanosecond, s.leasedUntil = null where s.id = :id")
     void postpone(UUID id, long nanos);
 
-    int countByStateIn(Collection<StepState> states);
-
-    @Query("select min(s.plannedAt) from StepEntity s where s.state in :states")
-    Optional<Instant> firstPlanned(Collection<StepState> states);
-
     @Query("select s.id from StepEntity s where s.messageId in :messages")
     List<UUID> idsOfMessages(Collection<Long> messages);
-
-    /** Native, as only PostgreSQL's own functions look into a list inside a JSON document. */
-    @Query(nativeQuery = true, value = """
-            select s.message_id, min(tag) from step s join message m on m.id = s.message_id,
-            jsonb_array_elements_text(s.detail -> 'tags') tag
-            where s.mailbox_id = :mailbox and s.kind = 'MARK' and s.state = 'SENT' and m.gone_at is null
-            and jsonb_typeof(s.detail -> 'tags') = 'array' and tag between :first and :last
-            group by s.message_id order by 2, 1""")
-    List<Object[]> markedBetween(UUID mailbox, String first, String last);
 
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
             + " and s.outgoingId is not null and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
     int countLeftByRule(UUID mailbox, String rule, Instant since);
+
+    /** Messages for which a person let go what a rule had written, without a change. */
+    @Query("select count(distinct s.messageId) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
+            + " and s.kind = :kind and s.releasedBy is not null and s.edited = false"
+            + " and s.state in (READY, SENDING, SENT, UNCERTAIN)")
+    int countApproved(UUID mailbox, String rule, Work kind);
+
+    /** What leaves, and waits for a person, a destination or its time; what has waited longest comes first. */
+    @Query(
+            "select s from StepEntity s where s.mailboxId = :mailbox and s.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)"
+                    + " and (s.state = HELD or s.state = READY and s.releaseAt is not null and s.attempts = 0)"
+                    + " order by s.plannedAt, s.messageId, s.position")
+    List<StepEntity> waiting(UUID mailbox, Limit limit);
 
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
     int countIn(UUID mailbox, Collection<StepState> states);
@@ -112,24 +109,6 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.outgoingId is not null"
             + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
     int countLeft(UUID mailbox, Instant since);
-
-    @Query("select new app.jubek.server.step.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)"
-            + " from StepEntity s where s.mailboxId = :mailbox and s.state in ('SENT', 'UNCERTAIN', 'UNDONE')"
-            + " group by s.ruleId")
-    List<RuleUse> uses(UUID mailbox);
-
-    @Query("select s.ruleId, count(distinct s.messageId) from StepEntity s where s.mailboxId = :mailbox"
-            + " and s.state = 'WITHHELD' and s.reason = :reason group by s.ruleId")
-    List<Object[]> withheldByRule(UUID mailbox, String reason);
-
-    @Query("select new app.jubek.server.step.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s"
-            + " where s.mailboxId = :mailbox and s.settledAt > :since and s.state in ('SENT', 'UNCERTAIN')"
-            + " group by s.kind")
-    List<DoneCount> doneSince(UUID mailbox, Instant since);
-
-    @Query("select s.messageId, s.kind from StepEntity s where s.mailboxId = :mailbox and s.plannedAt > :since"
-            + " and s.state in ('SENT', 'UNCERTAIN')")
-    List<Object[]> doneWith(UUID mailbox, Instant since);
 
     @Query("select s from StepEntity s where s.mailboxId = :mailbox"
             + " order by s.plannedAt desc, s.messageId desc, s.position desc")
@@ -149,10 +128,6 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " order by s.position")
     List<StepEntity> ofMessages(UUID mailbox, Collection<Long> messages);
 
-    @Query("select distinct s.messageId from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
-            + " and s.plannedAt >= :since")
-    Set<Long> messagesIn(UUID mailbox, Collection<StepState> states, Instant since);
-
     @Query("select s.id" + UNSEEN + "and s.id in :ids")
     Set<UUID> unseenAmong(Collection<UUID> ids);
 
@@ -162,16 +137,8 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select count(s)" + UNSEEN + "and s.mailboxId = :mailbox and s.plannedAt >= :since")
     int countUnseen(UUID mailbox, Instant since);
 
-    /** Of each rule that answers, how many answers it planned, and how many of them were withheld and the message moved. */
-    @Query("select s.ruleId, count(distinct s.messageId), count(distinct case when s.state = WITHHELD"
-            + " and s.reason <> 'SUPERSEDED' and exists (select 1 from StepEntity f where f.messageId = s.messageId"
-            + " and f.ruleId = s.ruleId and f.state = SENT and f.kind in (FILE, ARCHIVE, TRASH))"
-            + " then s.messageId end) from StepEntity s where s.mailboxId = :mailbox and s.kind = REPLY"
-            + " and s.plannedAt >= :since group by s.ruleId")
-    List<Object[]> answersByRule(UUID mailbox, Instant since);
-
     @Query("select s from StepEntity s where s.messageId = :message and s.ruleId = :rule and s.afterReply = true"
-            + " and s.state = READY")
+            + " and s.state in (READY, HELD)")
     List<StepEntity> waitingForReply(long message, String rule);
 
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);

@@ -2,6 +2,7 @@ package app.jubek.server.records;
 
 import app.jubek.core.step.StepState;
 import app.jubek.server.account.Allowed;
+import app.jubek.server.account.SignedIn;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.queue.Outbox;
@@ -12,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -66,7 +68,11 @@ public class RecordsController {
     }
 
     @PostMapping("/api/mailboxes/{mailbox}/steps/{step}/{act}")
-    StepView act(@Allowed UUID mailbox, @PathVariable UUID step, @PathVariable StepView.Act act) {
-        return outbox.act(mailbox, step, act);
+    StepView act(
+            @Allowed UUID mailbox,
+            @PathVariable UUID step,
+            @PathVariable StepView.Act act,
+            @AuthenticationPrincipal SignedIn who) {
+        return outbox.act(mailbox, step, act, who.shownName());
     }
 }

@@ -6,9 +6,9 @@ import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.account.Allowed;
+import app.jubek.server.figures.WorkFigures;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
-import app.jubek.server.queue.Outbox;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -28,10 +28,10 @@ class ReviewController {
     private static final Duration LATELY = Duration.ofDays(30);
 
     private final PastMail pastMail;
-    private final Outbox outbox;
+    private final WorkFigures figures;
 
-    ReviewController(PastMail pastMail, Outbox outbox) {
-        this.outbox = outbox;
+    ReviewController(PastMail pastMail, WorkFigures figures) {
+        this.figures = figures;
         this.pastMail = pastMail;
     }
 
@@ -78,7 +78,7 @@ class ReviewController {
                 window.past(),
                 window.mailbox().own(),
                 window.mailbox().opening(),
-                outbox.unanswered(window.mailbox().id(), window.now().minus(LATELY)))
+                figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)))
                 .stream();
     }
 

@@ -15,6 +15,11 @@ import java.util.UUID;
  * @param because why it is where it is, where there is something to say
  * @param source what asks for a step to be withheld or held, such as "RFC 3834 §2"
  * @param advice what a person can do about it
+ * @param release when its rule sends it
+ * @param releaseAt when it goes out by itself, of one that waits for its time
+ * @param releasedBy who let it go
+ * @param edited whether a person wrote it anew
+ * @param mayBeEdited whether a person may
  * @param acts what a person may do with it now
  */
 public record StepView(
@@ -34,11 +39,17 @@ public record StepView(
         int attempts,
         Instant plannedAt,
         Optional<Instant> settledAt,
+        Statement release,
+        Optional<Instant> releaseAt,
+        Optional<String> releasedBy,
+        boolean edited,
+        boolean mayBeEdited,
         List<Act> acts) {
 
     /** What a person may do with a step that waits, has failed, or was withheld. */
     public enum Act {
         SEND_NOW,
+        STOP,
         TRY_AGAIN,
         FORWARD_INSTEAD,
         ANSWER_ANYWAY,

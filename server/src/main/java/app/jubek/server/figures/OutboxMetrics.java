@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.figures;
 
 import app.jubek.core.step.StepState;
 import io.micrometer.core.instrument.Gauge;
@@ -6,6 +6,7 @@ import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.binder.MeterBinder;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Set;
 import java.util.function.DoubleSupplier;
 import org.springframework.dao.DataAccessException;
@@ -16,31 +17,32 @@ import org.springframework.stereotype.Component;
 class OutboxMetrics implements MeterBinder {
     private static final Set<StepState> OPEN = Set.of(StepState.READY, StepState.SENDING);
 
-    private final StepRepository steps;
+    private final WorkFigures figures;
     private final Clock clock;
 
-    OutboxMetrics(StepRepository steps, Clock clock) {
-        this.steps = steps;
+    OutboxMetrics(WorkFigures figures, Clock clock) {
+        this.figures = figures;
         this.clock = clock;
     }
 
     @Override
     public void bindTo(MeterRegistry registry) {
-        Gauge.builder("jubek.outbox.waiting", () -> ask(() -> steps.countByStateIn(OPEN)))
+        Gauge.builder("jubek.outbox.waiting", () -> ask(() -> figures.steps(OPEN, clock.instant())))
                 .description("steps that are ready or being done")
                 .register(registry);
         Gauge.builder("jubek.outbox.oldest", () -> ask(this::oldest))
                 .description("how long the oldest of them has waited")
                 .baseUnit("seconds")
                 .register(registry);
-        Gauge.builder("jubek.outbox.held", () -> ask(() -> steps.countByStateIn(Set.of(StepState.HELD))))
+        Gauge.builder("jubek.outbox.held", () -> ask(() -> figures.steps(Set.of(StepState.HELD), clock.instant())))
                 .description("steps that wait for a person")
                 .register(registry);
     }
 
     private double oldest() {
-        return steps.firstPlanned(OPEN)
-                .map(planned -> Duration.between(planned, clock.instant()).toMillis() / 1_000.0)
+        Instant now = clock.instant();
+        return figures.firstPlanned(OPEN, now)
+                .map(planned -> Duration.between(planned, now).toMillis() / 1_000.0)
                 .orElse(0.0);
     }
 

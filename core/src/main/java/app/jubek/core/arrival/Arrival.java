@@ -1,4 +1,4 @@
-package app.jubek.core.outgoing;
+package app.jubek.core.arrival;
 
 import app.jubek.core.message.AuthenticationResults;
 import app.jubek.core.message.ReadMessage;

@@ -1,14 +1,17 @@
-package app.jubek.server.queue;
+package app.jubek.server.figures;
 
+import app.jubek.core.step.StepState;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
+import app.jubek.server.step.Work;
 import io.micrometer.core.instrument.MeterRegistry;
 import java.util.Locale;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 
 /** Tells of steps that come to an end: counted for whoever watches the server, and to the pages that are open. */
 @Component
-class StepCounts {
+public class StepCounts {
     private final MeterRegistry registry;
     private final Signals signals;
 
@@ -17,19 +20,19 @@ class StepCounts {
         this.signals = signals;
     }
 
-    void settled(StepEntity step) {
+    public void settled(UUID mailbox, Work kind, StepState state) {
         registry.counter(
                         "jubek.steps",
                         "kind",
-                        step.kind().name().toLowerCase(Locale.ROOT),
+                        kind.name().toLowerCase(Locale.ROOT),
                         "state",
-                        step.state().name().toLowerCase(Locale.ROOT))
+                        state.name().toLowerCase(Locale.ROOT))
                 .increment();
-        changed(step);
+        changed(mailbox);
     }
 
-    /** It stands where it did not stand before. */
-    void changed(StepEntity step) {
-        signals.sendSoon(new Signal(Signal.Topic.STEPS, step.mailboxId()));
+    /** A step stands where it did not stand before. */
+    public void changed(UUID mailbox) {
+        signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
     }
 }

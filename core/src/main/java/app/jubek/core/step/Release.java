@@ -1,0 +1,92 @@
+package app.jubek.core.step;
+
+import app.jubek.core.schedule.Opening;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
+import app.jubek.core.wording.Code;
+import app.jubek.core.wording.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+
+/** When something that leaves goes out. */
+public sealed interface Release {
+    /** How many messages a person lets go before the rest leaves by itself. */
+    int FIRST = 5;
+
+    Statement statement();
+
+    /**
+     * The instant from which it may go; empty when it waits for a person.
+     *
+     * @param planned when it was written
+     * @param approved messages of the same rule that a person let go unchanged
+     */
+    Optional<Instant> due(Instant planned, Opening opening, int approved);
+
+    /** Releases that say nothing beyond what they are. */
+    enum Plain implements Release, Code {
+        AT_ONCE {
+            @Override
+            public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+                return Optional.of(planned);
+            }
+        },
+        /** At once while the mailbox is open; a mailbox that never opens leaves it to a person. */
+        AT_OPENING {
+            @Override
+            public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+                return OPEN.isActive(planned, opening) ? Optional.of(planned) : OPEN.nextChange(planned, opening);
+            }
+        },
+        ON_APPROVAL {
+            @Override
+            public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+                return Optional.empty();
+            }
+        },
+        FIRST_ON_APPROVAL {
+            @Override
+            public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+                return approved < FIRST ? Optional.empty() : Optional.of(planned);
+            }
+        };
+
+        private static final Schedule OPEN = new Schedule(Schedule.Hours.INSIDE, Period.OPEN);
+
+        @Override
+        public String id() {
+            return "RELEASE_" + name();
+        }
+
+        @Override
+        public Statement statement() {
+            return with();
+        }
+    }
+
+    /**
+     * A while in which it can be stopped.
+     *
+     * @param minutes 1 to 1200: an answer that comes much later may surprise
+     */
+    record After(int minutes) implements Release {
+        private static final int MOST = 1200;
+
+        public After {
+            if (minutes < 1 || minutes > MOST) {
+                throw new IllegalArgumentException("mail can wait for 1 to " + MOST + " minutes before it goes out");
+            }
+        }
+
+        @Override
+        public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+            return Optional.of(planned.plus(Duration.ofMinutes(minutes)));
+        }
+
+        @Override
+        public Statement statement() {
+            return StepPhrase.RELEASE_AFTER.with(minutes);
+        }
+    }
+}
