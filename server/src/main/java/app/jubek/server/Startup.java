@@ -2,12 +2,12 @@ package app.jubek.server;
 
 import app.jubek.server.account.Accounts;
 import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.delivery.DeliveryService;
 import app.jubek.server.destination.Asking;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.SimulatedWorld;
-import app.jubek.server.queue.DeliveryService;
 import app.jubek.server.signals.Signals;
 import app.jubek.server.watching.WatchService;
 import java.util.ArrayList;

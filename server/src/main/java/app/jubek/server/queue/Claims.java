@@ -1,32 +1,25 @@
 package app.jubek.server.queue;
 
-import app.jubek.core.address.MailAddress;
-import app.jubek.core.people.Agreements;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Failure;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.plan.Trouble;
-import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
-import app.jubek.core.safety.Outgoing;
-import app.jubek.core.step.Release;
+import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.statement.StatementJson;
-import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.figures.StepCounts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
-import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -41,11 +34,13 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Changes of state around the doing, each in a transaction of its own; no network inside. */
 @Component
-class Claims {
+public class Claims {
     private static final Logger LOG = LoggerFactory.getLogger(Claims.class);
-    private static final Duration HOUR = Duration.ofHours(1);
 
-    /** How many steps are under way at once, of {@link DeliveryService#WORKERS}. */
+    /** How many steps may be under way at once. */
+    public static final int WORKERS = 6;
+
+    /** How many of them for one mailbox, rule and recipient. */
     private static final int OF_MAILBOX = 5;
 
     private static final int OF_RULE = 4;
@@ -56,8 +51,7 @@ class Claims {
 
     private final StepRepository steps;
     private final Mailboxes mailboxes;
-    private final RuleBooks books;
-    private final StoredAgreements agreements;
+    private final LastLook lastLook;
     private final JubekProperties properties;
     private final Nodes nodes;
     private final StepCounts counts;
@@ -69,8 +63,7 @@ class Claims {
     Claims(
             StepRepository steps,
             Mailboxes mailboxes,
-            RuleBooks books,
-            StoredAgreements agreements,
+            LastLook lastLook,
             JubekProperties properties,
             Nodes nodes,
             StepCounts counts,
@@ -83,22 +76,47 @@ class Claims {
         this.afterReply = afterReply;
         this.steps = steps;
         this.mailboxes = mailboxes;
-        this.books = books;
-        this.agreements = agreements;
+        this.lastLook = lastLook;
         this.properties = properties;
         this.clock = clock;
     }
 
-    /** A step to be done now; what leaves comes with its clearance. */
-    record Claim(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {
-        boolean isRepeated() {
-            return step.attempts() > 1;
+    /**
+     * A step to be done now.
+     *
+     * @param attempt counted from 1
+     * @param asked the rule's step that it carries out; empty where it is none of a rule
+     * @param cleared of what leaves, the permission
+     */
+    public record Claim(
+            UUID step,
+            int attempt,
+            Work kind,
+            long message,
+            Optional<Step> asked,
+            String ruleName,
+            Mailbox mailbox,
+            Optional<Cleared> cleared) {
+        static Claim of(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {
+            return new Claim(
+                    step.id(),
+                    step.attempts(),
+                    step.kind(),
+                    step.messageId(),
+                    step.kind() == Work.BRING_BACK ? Optional.empty() : Optional.of(step.asked()),
+                    step.ruleName(),
+                    mailbox,
+                    cleared);
+        }
+
+        public boolean isRepeated() {
+            return attempt > 1;
         }
     }
 
     /** What looking for work came to. */
-    sealed interface Found {
-        record Work(Claim claim) implements Found {}
+    public sealed interface Found {
+        record Due(Claim claim) implements Found {}
 
         /** A step was held or withheld instead; there may be more. */
         record LookAgain() implements Found {}
@@ -107,7 +125,7 @@ class Claims {
     }
 
     /** What is wrong with one step sets that one back, and the next is looked for. */
-    Found next() {
+    public Found next() {
         AtomicReference<Optional<UUID>> looked = new AtomicReference<>(Optional.empty());
         AtomicReference<Found> found = new AtomicReference<>(new Found.Idle());
         Optional<Border.Failure> failure = Border.around(() -> transaction.executeWithoutResult(status -> {
@@ -149,7 +167,7 @@ class Claims {
             if (standing.getStopped()) {
                 return new Found.LookAgain();
             }
-            Clearance.Verdict verdict = Clearance.look(outgoing(step), now(step, mailbox, standing));
+            Clearance.Verdict verdict = lastLook.at(step, mailbox, standing);
             if (!(verdict instanceof Clearance.Verdict.Clear clear)) {
                 keepBack(step, verdict);
                 return new Found.LookAgain();
@@ -160,7 +178,7 @@ class Claims {
         underWay.add(step.id());
         steps.save(step);
         steps.lease(List.of(step.id()), nodes.id(), nodes.lease().toNanos());
-        return new Found.Work(new Claim(step, mailbox, cleared));
+        return new Found.Due(Claim.of(step, mailbox, cleared));
     }
 
     /** Says for everything under way that this node still works on it. */
@@ -186,8 +204,8 @@ class Claims {
     }
 
     /** No longer worked on here. */
-    void finished(Claim claim) {
-        underWay.remove(claim.step().id());
+    public void finished(Claim claim) {
+        underWay.remove(claim.step());
     }
 
     private void keepBack(StepEntity step, Clearance.Verdict verdict) {
@@ -207,45 +225,10 @@ class Claims {
                 : reason.with();
     }
 
-    private Clearance.Now now(StepEntity step, Mailbox mailbox, StepRepository.Standing standing) {
-        boolean ruleOn = books.current(mailbox.id())
-                .book()
-                .find(new RuleId(step.ruleId()))
-                .filter(rule -> rule.on())
-                .isPresent();
-        Instant now = clock.instant();
-        Instant since = now.minus(HOUR);
-        return new Clearance.Now(
-                mailbox.own(),
-                step.kind().handsOn() ? agreements.of(mailbox, step.recipient()) : Agreements.none(),
-                ruleOn,
-                !step.isApproved() && awaits(step, mailbox),
-                step.isApproved(),
-                standing.getRestored(),
-                Clearance.isOverLate(step.releaseAt().orElse(standing.getReceived()), now),
-                new Clearance.Flow(steps.countLeft(mailbox.id(), since), mailbox.hourlyLimit()),
-                new Clearance.Flow(steps.countLeftByRule(mailbox.id(), step.ruleId(), since), mailbox.ruleLimit()));
-    }
-
-    private boolean awaits(StepEntity step, Mailbox mailbox) {
-        Release release = step.release();
-        int approved = release == Release.Plain.FIRST_ON_APPROVAL
-                ? steps.countApproved(mailbox.id(), step.ruleId(), step.kind())
-                : 0;
-        return release.due(step.plannedAt(), mailbox.opening(), approved).isEmpty();
-    }
-
-    private static Outgoing outgoing(StepEntity step) {
-        MailAddress to = MailAddress.of(step.recipient());
-        Optional<MailAddress> sender =
-                Optional.of(step.envelopeSender()).filter(s -> !s.isEmpty()).map(MailAddress::of);
-        return step.kind().handsOn() ? new Outgoing.HandedOn(to, sender) : new Outgoing.Answer(to, sender);
-    }
-
     /** It is done; also when another node has given it up for lost meanwhile. */
     @Transactional
     public void done(Claim claim) {
-        StepEntity step = steps.findById(claim.step().id()).orElseThrow();
+        StepEntity step = steps.findById(claim.step()).orElseThrow();
         if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
             if (step.isPerhapsTwice()) {
                 step.settle(StepState.SENT, StepNote.PERHAPS_TWICE.with(), clock.instant());
@@ -305,7 +288,7 @@ class Claims {
     }
 
     /** The same for steps whose node gave no sign of life while it was doing them. */
-    void takeUpAbandoned() {
+    public void takeUpAbandoned() {
         steps.abandoned().stream().filter(id -> !underWay.contains(id)).forEach(this::takeUp);
     }
 
@@ -339,14 +322,14 @@ class Claims {
     }
 
     private Optional<StepEntity> mine(Claim claim) {
-        Optional<StepEntity> step = steps.findById(claim.step().id()).filter(s -> isMine(s, claim));
+        Optional<StepEntity> step = steps.findById(claim.step()).filter(s -> isMine(s, claim));
         if (step.isEmpty()) {
-            LOG.warn("step {} was taken over meanwhile", claim.step().id());
+            LOG.warn("step {} was taken over meanwhile", claim.step());
         }
         return step;
     }
 
     private boolean isMine(StepEntity step, Claim claim) {
-        return step.isClaimedBy(nodes.id(), claim.step().attempts());
+        return step.isClaimedBy(nodes.id(), claim.attempt());
     }
 }

@@ -72,7 +72,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     private Claims.Claim mine(Work kind, boolean perhapsTwice) {
         StepEntity step = underWay(kind, nodes.id(), perhapsTwice);
-        return new Claims.Claim(step, mailboxes.find(mailbox), Optional.empty());
+        return Claims.Claim.of(step, mailboxes.find(mailbox), Optional.empty());
     }
 
     private Claims.Claim mine(Work kind) {
@@ -80,7 +80,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
     }
 
     private StepEntity afterwards(Claims.Claim claim) {
-        return steps.findById(claim.step().id()).orElseThrow();
+        return steps.findById(claim.step()).orElseThrow();
     }
 
     /** Given up for lost only when its node has not been heard of for as long as its lease. */
@@ -178,7 +178,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
     void aNodeWhoseStepWasTakenOverChangesNothing() {
         Claims.Claim claim = mine(Work.FORWARD);
         jdbc.sql("update step set claimed_by = ?, attempts = 2 where id = ?")
-                .params(UUID.randomUUID(), claim.step().id())
+                .params(UUID.randomUUID(), claim.step())
                 .update();
         claims.fail(claim, Trouble.of(REFUSED));
         claims.done(claim);
@@ -213,7 +213,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
         StepEntity last = underWay(Work.REPLY, nodes.id(), false);
         jdbc.sql("update step set attempts = 9 where id = ?").param(last.id()).update();
         StepEntity tired = steps.findById(last.id()).orElseThrow();
-        Claims.Claim lastOne = new Claims.Claim(tired, mailboxes.find(mailbox), Optional.empty());
+        Claims.Claim lastOne = Claims.Claim.of(tired, mailboxes.find(mailbox), Optional.empty());
         claims.retryOrFail(lastOne, Trouble.of(REFUSED));
         assertThat(afterwards(lastOne).state()).isEqualTo(StepState.FAILED);
         assertThat(afterwards(lastOne).because()).contains(StepNote.GIVEN_UP.with(REFUSED, 9));

@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.delivery;
 
 import app.jubek.core.message.ByteSource;
 import app.jubek.core.plan.Failure;
@@ -15,6 +15,7 @@ import app.jubek.server.mailbox.ServerTrouble;
 import app.jubek.server.notice.Notices;
 import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.platform.Border;
+import app.jubek.server.queue.Claims;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
@@ -54,8 +55,8 @@ class Worker {
     /** Returns whether there may be more to do at once. */
     boolean work() {
         Claims.Found found = claims.next();
-        if (found instanceof Claims.Found.Work work) {
-            carryOut(work.claim());
+        if (found instanceof Claims.Found.Due due) {
+            carryOut(due.claim());
         }
         return !(found instanceof Claims.Found.Idle);
     }
@@ -67,17 +68,16 @@ class Worker {
 
     /** Whatever it is, it is no reason to stop working. */
     private void broke(Claims.Claim claim, Border.Failure failure) {
-        LOG.error("step {} broke: {}", claim.step().id(), failure.trace());
+        LOG.error("step {} broke: {}", claim.step(), failure.trace());
         Trouble trouble = Trouble.of(Failure.STEP_BROKE.with(failure.words()));
         Border.around(() -> claims.retryOrFail(claim, trouble))
                 .ifPresent(again -> LOG.warn("and that can't be noted: {}", again.words()));
     }
 
     private void tryToCarryOut(Claims.Claim claim) {
-        StepEntity step = claim.step();
         try {
             if (claim.cleared().isPresent()) {
-                send(claim.cleared().get(), step, claim.mailbox());
+                send(claim.cleared().get(), claim);
             } else {
                 inMailbox(claim);
             }
@@ -108,43 +108,46 @@ class Worker {
         }
     }
 
-    private void send(Cleared cleared, StepEntity step, Mailbox mailbox) throws IOException, SmtpFault {
+    private void send(Cleared cleared, Claims.Claim claim) throws IOException, SmtpFault {
         Outgoing outgoing = cleared.outgoing();
         String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
         String recipient = outgoing.recipient().address();
-        ByteSource content = frozen.of(step.id(), step.kind(), step.messageId());
+        ByteSource content = frozen.of(claim.step(), claim.kind(), claim.message());
         try {
-            sessions.send(mailbox, sender, recipient, content);
+            sessions.send(claim.mailbox(), sender, recipient, content);
         } catch (NullSenderRefused refused) {
-            sessions.send(mailbox, mailbox.own().identity().address(), recipient, content);
+            sessions.send(claim.mailbox(), claim.mailbox().own().identity().address(), recipient, content);
         }
     }
 
     private void inMailbox(Claims.Claim claim) throws MessagingException {
-        StepEntity step = claim.step();
         Mailbox mailbox = claim.mailbox();
-        long message = step.messageId();
-        switch (step.kind()) {
+        long message = claim.message();
+        switch (claim.kind()) {
             case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
-            case MARK -> imap.mark(mailbox, message, (Step.Mark) step.asked());
+            case MARK -> imap.mark(mailbox, message, (Step.Mark) asked(claim));
             case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());
-            case COPY -> copy(claim, ((Step.Copy) step.asked()).target());
-            case FILE -> imap.file(mailbox, message, into(step), claim.isRepeated());
-            case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(step), claim.isRepeated());
+            case COPY -> copy(claim, ((Step.Copy) asked(claim)).target());
+            case FILE -> imap.file(mailbox, message, into(claim), claim.isRepeated());
+            case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(claim), claim.isRepeated());
             case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
             case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
             case DELETE -> imap.delete(mailbox, message, claim.isRepeated());
-            case NOTIFY -> notices.show(mailbox.id(), message, step.ruleName(), ((Step.Notify) step.asked()).sound());
-            default -> throw new IllegalStateException(step.kind() + " is not done in the mailbox");
+            case NOTIFY -> notices.show(mailbox.id(), message, claim.ruleName(), ((Step.Notify) asked(claim)).sound());
+            default -> throw new IllegalStateException(claim.kind() + " is not done in the mailbox");
         }
     }
 
-    private static TargetFolder into(StepEntity step) {
-        return ((Step.File) step.asked()).target();
+    private static Step asked(Claims.Claim claim) {
+        return claim.asked().orElseThrow();
+    }
+
+    private static TargetFolder into(Claims.Claim claim) {
+        return ((Step.File) asked(claim)).target();
     }
 
     private void copy(Claims.Claim claim, TargetFolder into) throws MessagingException {
-        long message = claim.step().messageId();
+        long message = claim.message();
         if (into.mailbox().isPresent()) {
             elsewhere.copy(claim.mailbox(), message, into);
         } else {

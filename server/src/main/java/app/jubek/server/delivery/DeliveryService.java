@@ -1,9 +1,10 @@
-package app.jubek.server.queue;
+package app.jubek.server.delivery;
 
 import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.StandingWork;
 import app.jubek.server.platform.StandingWorks;
+import app.jubek.server.queue.Claims;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import java.time.Duration;
@@ -19,7 +20,6 @@ import org.springframework.stereotype.Service;
 @Service
 public class DeliveryService implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(DeliveryService.class);
-    static final int WORKERS = 6;
 
     /** How long what is being sent may take when the server is to stop. */
     private static final Duration PATIENCE = Duration.ofSeconds(20);
@@ -43,7 +43,7 @@ public class DeliveryService implements DisposableBean {
     }
 
     public synchronized void start() {
-        for (int i = 0; i < WORKERS; i++) {
+        for (int i = 0; i < Claims.WORKERS; i++) {
             workers.add(standing.start("outbox " + i, this::work));
         }
         signals.listen(signal -> {

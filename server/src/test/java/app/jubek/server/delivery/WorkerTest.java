@@ -1,4 +1,4 @@
-package app.jubek.server.queue;
+package app.jubek.server.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
@@ -26,13 +26,13 @@ import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.SampleMailbox;
 import app.jubek.server.notice.Notices;
 import app.jubek.server.outgoing.FrozenMail;
+import app.jubek.server.queue.Claims;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
 import app.jubek.server.step.Work;
 import java.io.IOException;
 import java.net.ConnectException;
-import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -58,9 +58,9 @@ class WorkerTest {
             when(permission.outgoing()).thenReturn(outgoing);
             return permission;
         });
-        StepEntity step = new StepEntity(mailbox.id(), 7, kind, 0, "{\"do\":\"archive\"}", Instant.EPOCH);
-        Claims.Claim claim = new Claims.Claim(step, mailbox, cleared);
-        when(claims.next()).thenReturn(new Claims.Found.Work(claim));
+        Claims.Claim claim =
+                new Claims.Claim(UUID.randomUUID(), 1, kind, 7, Optional.empty(), "Notices", mailbox, cleared);
+        when(claims.next()).thenReturn(new Claims.Found.Due(claim));
         when(frozen.of(any(), any(), anyLong())).thenReturn(ByteSource.of(new byte[0]));
         return claim;
     }
