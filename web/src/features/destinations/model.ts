@@ -81,3 +81,14 @@ export function waitedForNow(destinations: Destination[]): Destination[] {
 function isUsed(destination: Destination): boolean {
   return destination.rules.some((rule) => rule.on);
 }
+
+/** Whether an address is at a domain or below it. */
+export function isAt(address: string, domain: string): boolean {
+  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
+  return own === domain || own.endsWith(`.${domain}`);
+}
+
+/** Whether a step waits for what this address says. */
+export function isHeldFor(step: Schemas['StepView'], { address }: Destination): boolean {
+  return step.because?.code === 'OUTSIDE' && step.recipient.toLowerCase() === address.toLowerCase();
+}

@@ -1,4 +1,4 @@
 export { Incoming } from './parts/Incoming';
 export { MessageSheet } from './parts/MessageSheet';
 export { doneInWords, stateInWords, wouldBe } from './model';
-export { useExplained } from './queries';
+export { useExplained, useMessage } from './queries';

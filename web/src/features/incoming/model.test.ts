@@ -1,24 +1,11 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { said } from '../../test/said';
+import { aStep } from '../../test/step';
 import { doneInWords, happened } from './model';
 
-const step = (more: Partial<Schemas['StepView']>): Schemas['StepView'] => ({
-  id: '1',
-  message: 1,
-  rule: 'r',
-  ruleVersion: 1,
-  ruleName: 'r',
-  kind: 'REDIRECT',
-  done: said('redirected to education@ostrel-gardens.example'),
-  recipient: '',
-  state: 'SENT',
-  hasMail: true,
-  attempts: 1,
-  plannedAt: '2026-03-29T10:00:00Z',
-  acts: [],
-  ...more,
-});
+const step = (more: Partial<Schemas['StepView']>) =>
+  aStep({ kind: 'REDIRECT', done: said('redirected to education@ostrel-gardens.example'), ...more });
 
 test('what happened is said shortly, and what waits for a person before what was done', () => {
   const done = step({ kind: 'MARK', done: said('marked read') });

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { dayAndTime } from '../../lib/dates';
 import { doneInWords, stateInWords } from '../incoming';
 
 type Step = Schemas['StepView'];
@@ -17,6 +18,16 @@ const NEEDS_PERSON: Step['state'][] = ['HELD', 'FAILED', 'UNCERTAIN'];
 
 export function needsPerson(step: Step): boolean {
   return NEEDS_PERSON.includes(step.state);
+}
+
+/** How a step stands; of one that goes out later, until when it waits. */
+export function standingInWords(step: Step): string {
+  return step.releaseAt === undefined ? stateInWords(step.state) : `goes out ${dayAndTime(step.releaseAt)}`;
+}
+
+/** Who approved it, and whether in their own words. */
+export function letGoInWords(step: Step): string {
+  return `${step.edited ? 'edited and approved' : 'approved'} by ${step.releasedBy ?? ''}`;
 }
 
 /** Steps of one message and one rule together, where the newest of them stood; within a group the earliest first. */
@@ -57,9 +68,16 @@ export function inOneLine(steps: Step[]): Line[] {
     .sort((one, other) => Number(needs(other)) - Number(needs(one)))
     .map((of) => ({
       words: of.map(doneInWords).join(', '),
-      state: of[0] ? stateInWords(of[0].state) : '',
+      state: of[0] ? standingInWords(of[0]) : '',
       needsPerson: needs(of),
-      because: [...new Set(of.flatMap((step) => (step.because ? [step.because.words] : [])))],
+      because: [
+        ...new Set(
+          of.flatMap((step) => [
+            ...(step.because ? [step.because.words] : []),
+            ...(step.releasedBy ? [letGoInWords(step)] : []),
+          ]),
+        ),
+      ],
     }));
 }
 

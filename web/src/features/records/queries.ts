@@ -38,6 +38,52 @@ export function useUnanswered(days: number) {
   });
 }
 
+/** What is to leave and waits for a person, a destination or its time; what has waited longest comes first. */
+export function useAllWaiting() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.records(mailbox, 'all waiting'),
+    refetchInterval: asking.every(3_000),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/waiting', { params: { path: { mailbox } } })),
+  });
+}
+
+/** The same act for several. */
+export function useActOnSeveral() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ steps, act }: { steps: string[]; act: Act }) =>
+      unwrap(
+        api.POST('/api/mailboxes/{mailbox}/waiting/{act}', {
+          params: { path: { mailbox, act } },
+          body: steps,
+        }),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.records(mailbox) }),
+  });
+}
+
+/** Other words for a reply that waits for a person. */
+export function useEdit(step: string) {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (words: { subject: string; text: string }) =>
+      unwrap(
+        api.PUT('/api/mailboxes/{mailbox}/steps/{step}/words', {
+          params: { path: { mailbox, step } },
+          body: words,
+        }),
+      ),
+    onSettled: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: keys.records(mailbox) }),
+        queries.invalidateQueries({ queryKey: keys.sent(mailbox, step) }),
+      ]),
+  });
+}
+
 /** How many steps wait for a person. */
 export function useWaiting() {
   const mailbox = useMailboxId();

@@ -1,5 +1,6 @@
 import { marksInWords } from '../../lib/flags';
 import { folderInWords } from '../../lib/folders';
+import { releaseInWords } from '../rules';
 import { inBrief, meant, type Criterion, type Item } from '../criteria';
 import type { Draft, Step } from './model';
 
@@ -22,6 +23,10 @@ export function picksOutInBrief(draft: Draft): string {
  * @param templates their names, by id
  */
 export function stepInBrief(step: Step, templates: Map<string, string>): string {
+  return [doneInBrief(step, templates), releaseInWords(step)].filter((part) => part !== '').join(', ');
+}
+
+function doneInBrief(step: Step, templates: Map<string, string>): string {
   switch (step.do) {
     case 'forward':
     case 'redirect':

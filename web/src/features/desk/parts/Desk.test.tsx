@@ -191,7 +191,7 @@ test('a rule that waits for an address outside is said to send it nothing yet', 
   destinations = [asked('alarms')];
   show();
   const waits = (await screen.findByText('mara@postbox.example')).closest('li');
-  expect(waits).toHaveTextContent('has not answered. On, but sends nothing to it yet: Alarms · 2 steps held');
+  expect(waits).toHaveTextContent('has not answered. On, but sends nothing to it yet: Alarms');
   expect(screen.queryByText(/Nothing needs you/)).toBeNull();
 });
 
@@ -210,4 +210,21 @@ test('a message that is to be looked at stands on the desk and opens', async () 
   expect(screen.getByRole('link', { name: 'Frost damage' }).parentElement).toHaveTextContent(
     /Frost damagereminder, from Anna$/,
   );
+});
+
+test('messages to approve stand in one row, and so do those that wait for an address', async () => {
+  destinations = [asked('alarms')];
+  const held = (id: string, code: string, recipient: string) => ({
+    message: FAILED.message,
+    step: { ...FAILED.step, id, state: 'HELD', because: said('why', code), recipient, acts: ['DISCARD'] },
+  });
+  waiting = [
+    held('a', 'APPROVAL', 'lucie@postbox.example'),
+    held('b', 'APPROVAL', 'anton@postbox.example'),
+    held('c', 'OUTSIDE', 'Mara@postbox.example'),
+  ];
+  show();
+  expect(await screen.findByText('2 messages to approve')).toBeVisible();
+  expect(await screen.findByText('Look at 2 held steps')).toHaveAttribute('href', '/records?view=waiting');
+  await waitFor(() => expect(screen.queryByRole('button', { name: 'Discard' })).toBeNull());
 });

@@ -4,11 +4,12 @@ import { dayAndTime } from '../../../lib/dates';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
-import { useDestinations, waitedForNow } from '../../destinations';
+import { isHeldFor, useDestinations, waitedForNow } from '../../destinations';
 import { doneInWords, stateInWords } from '../../incoming';
 import { ACTS, useAct, useRecords, useUnanswered } from '../../records';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
+import { ApprovalNeed } from './ApprovalNeed';
 import { DestinationNeed } from './DestinationNeed';
 import { NeedRow } from './NeedRow';
 import { SetAside } from './SetAside';
@@ -22,11 +23,15 @@ export function NeedsYou() {
   const records = useRecords(['UNCERTAIN', 'FAILED', 'HELD']);
   const unanswered = useUnanswered(DAYS);
   const act = useAct();
-  const waiting = records.data ?? [];
+  const all = records.data ?? [];
+  const toApprove = all.filter(({ step }) => step.because?.code === 'APPROVAL');
+  const waited = waitedForNow(useDestinations().data ?? []);
+  const waiting = all.filter(
+    (one) => !toApprove.includes(one) && !waited.some((destination) => isHeldFor(one.step, destination)),
+  );
   const setAside = useSetAside().data ?? [];
   const unseen = byRule(unanswered.data ?? []);
-  const waited = waitedForNow(useDestinations().data ?? []);
-  const nothing = waiting.length + setAside.length + unseen.length + waited.length === 0;
+  const nothing = all.length + setAside.length + unseen.length + waited.length === 0;
   const failed = records.error ?? unanswered.error ?? act.error;
   const again = () => void Promise.all([records.refetch(), unanswered.refetch()]);
   return (
@@ -39,6 +44,7 @@ export function NeedsYou() {
         </p>
       )}
       <ul className={nothing ? '' : 'rounded-md border border-line'}>
+        {toApprove.length > 0 && <ApprovalNeed of={toApprove} />}
         {waiting.slice(0, SHOWN).map(({ step, message }) => (
           <NeedRow
             key={step.id}

@@ -1,4 +1,4 @@
-import { beforeSaving } from '../model';
+import { beforeSaving, isAt } from '../model';
 import { useDestinations } from '../queries';
 
 interface Props {
@@ -15,9 +15,4 @@ export function OutsideNotes({ addresses, ownDomains }: Props) {
       {beforeSaving(address, destinations)}
     </p>
   ));
-}
-
-function isAt(address: string, domain: string): boolean {
-  const own = address.slice(address.lastIndexOf('@') + 1).toLowerCase();
-  return own === domain || own.endsWith(`.${domain}`);
 }

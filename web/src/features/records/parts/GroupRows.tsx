@@ -5,9 +5,9 @@ import { dayAndTime } from '../../../lib/dates';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Glyph, type Happening } from '../../../ui/glyphs';
-import { doneInWords, stateInWords } from '../../incoming';
+import { doneInWords } from '../../incoming';
 import { ACTS } from '../acts';
-import { inOneLine, isUnseen, needsPerson, type Group } from '../model';
+import { inOneLine, isUnseen, letGoInWords, needsPerson, standingInWords, type Group } from '../model';
 import type { Act } from '../queries';
 
 type Step = Schemas['StepView'];
@@ -114,7 +114,8 @@ function InOneLine({ steps }: { steps: Step[] }) {
 function OneStep({ step }: { step: Step }) {
   return (
     <WithPictures kinds={[pictureOf(step)]}>
-      {doneInWords(step)} — <b className={needsPerson(step) ? 'text-clay' : ''}>{stateInWords(step.state)}</b>
+      {doneInWords(step)} — <b className={needsPerson(step) ? 'text-clay' : ''}>{standingInWords(step)}</b>
+      {step.releasedBy && <span className="block text-sm text-ink2">{letGoInWords(step)}</span>}
       {step.because && <span className="block text-sm text-ink2">{step.because.words}</span>}
       {step.advice && <span className="block text-sm text-ink">{step.advice.words}</span>}
     </WithPictures>

@@ -8,10 +8,12 @@ import { Empty, Loading, Trouble } from '../../../ui/States';
 import { grouped } from '../model';
 import { GroupRows } from './GroupRows';
 import { SentSheet } from './SentSheet';
+import { Waiting } from './waiting/Waiting';
 import { useAct, useRecords, useUnanswered, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'all', text: 'All', states: [] },
+  { key: 'waiting', text: 'Waiting', states: [] },
   { key: 'done', text: 'Done', states: ['SENT'] },
   { key: 'needs', text: 'Needs you', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
   { key: 'unanswered', text: 'Not answered', states: [] },
@@ -24,13 +26,7 @@ const DAYS_KEPT = 180;
 export function Records() {
   const [search, setSearch] = useSearchParams();
   const view = VIEWS.find((one) => one.key === search.get('view')) ?? VIEWS[0];
-  const recorded = useRecords(view?.states ?? []);
-  const unanswered = useUnanswered(DAYS_KEPT);
-  const records = view?.key === 'unanswered' ? unanswered : recorded;
-  const act = useAct();
   const rule = search.get('rule');
-  const [sent, setSent] = useState<Schemas['StepView']>();
-  const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
   return (
     <section data-region aria-label="Records" className="flex h-full min-h-0 flex-col">
       <div className="flex flex-wrap items-center gap-3 px-4 pt-3.5 pb-2.5">
@@ -52,13 +48,41 @@ export function Records() {
             </button>
           ))}
         </div>
-        <span className="text-sm text-ink2">everything the rules did, newest first</span>
+        <span className="text-sm text-ink2">
+          {view?.key === 'waiting'
+            ? 'what is to leave, the longest waiting first'
+            : 'everything the rules did, newest first'}
+        </span>
         {rule !== null && (
           <Button small onClick={() => setSearch({})}>
             one rule only · Show all
           </Button>
         )}
       </div>
+      {view?.key === 'waiting' ? (
+        <Waiting />
+      ) : (
+        <Table view={view?.key ?? 'all'} states={view?.states ?? []} rule={rule} />
+      )}
+    </section>
+  );
+}
+
+interface TableProps {
+  view: string;
+  states: State[];
+  rule: string | null;
+}
+
+function Table({ view, states, rule }: TableProps) {
+  const recorded = useRecords(states);
+  const unanswered = useUnanswered(DAYS_KEPT);
+  const records = view === 'unanswered' ? unanswered : recorded;
+  const act = useAct();
+  const [sent, setSent] = useState<Schemas['StepView']>();
+  const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
+  return (
+    <>
       {(records.isError || act.isError) && (
         <div className="px-4 pb-2">
           <Trouble text={problemText(records.error ?? act.error)} onRetry={() => void records.refetch()} />
@@ -73,9 +97,9 @@ export function Records() {
         {records.isPending && <Loading what="Loading the records" />}
         {records.data && shown.length === 0 && (
           <Empty>
-            {view?.key === 'all'
+            {view === 'all'
               ? 'Nothing has been done yet. When a rule acts on a new message, it appears here with the reason.'
-              : view?.key === 'unanswered'
+              : view === 'unanswered'
                 ? 'No message left the inbox without the answer of its rule, or somebody has seen to each.'
                 : 'Nothing here.'}
           </Empty>
@@ -109,6 +133,6 @@ export function Records() {
         )}
       </div>
       <SentSheet step={sent} onClose={() => setSent(undefined)} />
-    </section>
+    </>
   );
 }

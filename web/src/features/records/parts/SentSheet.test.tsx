@@ -3,26 +3,12 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import type { Schemas } from '../../../api/client';
+import { said } from '../../../test/said';
+import { aStep } from '../../../test/step';
 import { CurrentMailbox } from '../../mailbox';
 import { SentSheet } from './SentSheet';
 
-const step: Schemas['StepView'] = {
-  id: 's',
-  message: 7,
-  rule: 'visits',
-  ruleVersion: 1,
-  ruleName: 'Visits',
-  kind: 'REPLY',
-  done: { code: 'REPLIED_TO', arguments: [], words: 'answered' },
-  recipient: 'liv@birkhall-school.example',
-  state: 'SENT',
-  hasMail: true,
-  attempts: 1,
-  plannedAt: '2026-11-26T10:00:00Z',
-  settledAt: '2026-11-26T10:00:01Z',
-  acts: [],
-};
+const step = aStep({ done: said('answered'), settledAt: '2026-11-26T10:00:01Z' });
 const line = {
   id: 7,
   received: '2026-11-26T10:00:00Z',

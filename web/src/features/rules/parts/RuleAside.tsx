@@ -7,6 +7,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
 import type { Schemas } from '../../../api/client';
 import { happeningOf, sendersOf, type Rule } from '../model';
+import { releaseInWords } from '../release';
 import { usedInWords, type RuleUse } from '../use';
 import { WaitsFor } from '../../destinations';
 import { CopyFor } from './CopyFor';
@@ -83,7 +84,9 @@ export function RuleAside({
         {rule.does.map((step, i) => (
           <li key={i} className="flex items-start gap-2 border-t border-line py-1.5">
             <Glyph of={happeningOf(step)} />
-            <span>{stepInWords(step, templates)}</span>
+            <span>
+              {[stepInWords(step, templates), releaseInWords(step)].filter((part) => part !== '').join(', ')}
+            </span>
           </li>
         ))}
       </ul>

@@ -33,7 +33,14 @@ const ACTIONS: { group: string; actions: Action[] }[] = [
       {
         text: 'reply to its sender',
         usual: 'reply',
-        step: { do: 'reply', subject: '', text: '', oncePerDays: 7, keepsUnanswered: true },
+        step: {
+          do: 'reply',
+          subject: '',
+          text: '',
+          oncePerDays: 7,
+          keepsUnanswered: true,
+          release: 'first on approval',
+        },
       },
     ],
   },

@@ -7,11 +7,13 @@ import { useAddressBook } from '../../../addressbook';
 import { OutsideNotes } from '../../../destinations';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
 import type { Step } from '../../model';
+import { presetWith } from '../../release';
 import { AsReceived } from './AsReceived';
 import { ForwardFields } from './ForwardFields';
 import { NewColleague, NewGroup } from './OnTheSpot';
 import type { Around } from '../../around';
 import { WhatTheySee } from './WhatTheySee';
+import { WhenItGoesOut } from './WhenItGoesOut';
 import { WillItArrive } from './WillItArrive';
 
 type HandOnOf = Extract<Step, { to: string[] }>;
@@ -42,7 +44,8 @@ export function HandOnStep({ step, around, onChange }: Props) {
     .filter((group) => groups.includes(group.written.name))
     .flatMap((group) => group.written.members);
   const setGroups = (now: string[]) => onChange(withMember(step, 'groups', now.length > 0 ? now : undefined));
-  const add = (addresses: string[]) => onChange({ ...step, to: withValues(step.to, addresses) });
+  const add = (addresses: string[]) =>
+    onChange(presetWith(step, withValues(step.to, addresses), around.ownDomains));
   return (
     <>
       <ValueChips
@@ -96,6 +99,9 @@ export function HandOnStep({ step, around, onChange }: Props) {
       <OutsideNotes addresses={[...step.to, ...members]} ownDomains={around.ownDomains} />
       {step.do === 'forward' && <ForwardFields step={step} around={around} onChange={onChange} />}
       <WhatTheySee step={step} ownAddress={around.ownAddress} />
+      <div className="mt-1.5">
+        <WhenItGoesOut step={step} onChange={onChange} />
+      </div>
       <div className="mt-1.5 flex flex-wrap items-center gap-x-1.5">
         <span className="text-sm text-ink2">
           then the message{' '}

@@ -11,6 +11,7 @@ import { AliasTest } from './AliasTest';
 import { Identity } from './Identity';
 import { TemplateOnTheSpot } from './OnTheSpot';
 import type { Around } from '../../around';
+import { WhenItGoesOut } from './WhenItGoesOut';
 import { WhereAnswersGo } from './WhereAnswersGo';
 
 const WRITTEN_HERE = '';
@@ -72,6 +73,7 @@ export function ReplyStep({ step, around, onChange }: Props) {
       )}
       <WhereAnswersGo step={step} onChange={onChange} />
       <HowOften step={step} documents={documents} onChange={onChange} />
+      <WhenItGoesOut step={step} onChange={onChange} />
       {around.moves && <NotAnswered step={step} onChange={onChange} />}
       <More step={step} around={around} onChange={onChange} />
       <p className="text-sm text-ink2">

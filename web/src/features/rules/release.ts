@@ -1,0 +1,23 @@
+import type { Rule } from './model';
+
+type Step = Rule['does'][number];
+
+/** How many somebody approves before the rest goes out by itself. */
+export const FIRST = 'five';
+
+const RELEASES = {
+  'at once': '',
+  'at opening': 'in opening hours',
+  'on approval': 'on approval',
+  'first on approval': `the first ${FIRST} on approval`,
+};
+
+/** When it goes out, of a step that does not go out at once; empty of all others. */
+export function releaseInWords(step: Step): string {
+  if (!('release' in step || 'afterMinutes' in step)) {
+    return '';
+  }
+  return step.afterMinutes === undefined
+    ? RELEASES[step.release ?? 'at once']
+    : `after ${step.afterMinutes} ${step.afterMinutes === 1 ? 'minute' : 'minutes'}`;
+}

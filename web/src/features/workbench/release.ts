@@ -1,0 +1,32 @@
+import { withMember } from '../../lib/members';
+import { isAt } from '../destinations';
+import type { Step } from './model';
+
+export type Leaving = Extract<Step, { do: 'forward' | 'redirect' | 'reply' }>;
+
+const LONGEST = 1200;
+
+/** The step with another release; what goes out at once says nothing of it. */
+export function releasedWith(step: Leaving, when: string | { minutes: number }): Leaving {
+  const minutes = typeof when === 'string' ? undefined : when.minutes;
+  const release = typeof when === 'string' && when !== 'at once' ? when : undefined;
+  return withMember(
+    withMember(step, 'release', release as NonNullable<Leaving['release']> | undefined),
+    'afterMinutes',
+    minutes,
+  );
+}
+
+/** Whole minutes within what a rule may say. */
+export function minutesIn(typed: string): number {
+  return Math.min(Math.max(Math.round(Number(typed)) || 1, 1), LONGEST);
+}
+
+/** With its first address outside a step that went out at once is approved first: nobody has seen yet what gets there. */
+export function presetWith<T extends Leaving & { to: string[] }>(step: T, to: string[], own: string[]): T {
+  const isOutside = (address: string) => !own.some((domain) => isAt(address, domain));
+  const first = !step.to.some(isOutside) && to.some(isOutside);
+  const atOnce = step.release === undefined && step.afterMinutes === undefined;
+  const changed = { ...step, to };
+  return first && atOnce ? (releasedWith(changed, 'first on approval') as T) : changed;
+}
