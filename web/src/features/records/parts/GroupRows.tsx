@@ -38,7 +38,7 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
           <span className="block truncate text-sm text-ink2">{group.message.sender}</span>
         </td>
         <td className="truncate pr-3 max-columns:order-3 max-columns:col-span-2 columns:py-1.5">
-          <Link className="text-moss hover:underline" to={`/rules/${group.rule}`}>
+          <Link className="font-semibold text-moss hover:underline" to={`/rules/${group.rule}`}>
             {group.name}
           </Link>
           <span className="block text-sm text-ink2">version {group.version}</span>

@@ -90,6 +90,7 @@ class DocumentsByMailTest extends Journey {
         newStep("reply to its sender");
         choose("the reply", "School visits by mail");
         choose("how often", "at each request, at most 3 a day");
+        choose("when it goes out", "at once");
         button("Send a test").click();
         assertThat(page.getByText("It arrived,")).isVisible();
         switchOn();
@@ -126,6 +127,7 @@ class DocumentsByMailTest extends Journey {
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("Thank you for your question.");
         choose("where the reply goes", "whom a web form names");
         type("add the sender of a form", FORM);
+        choose("when it goes out", "at once");
         switchOn();
         send(FORM, "visits@ostrel-gardens.example", "Contact form", "Name: Per\nE-mail: per@postbox.example\nHello");
         Locator answers = mailOf("per@postbox.example").getByRole(AriaRole.LISTITEM);

@@ -43,6 +43,9 @@ class NewcomerTest extends Journey {
         fill(
                 page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)),
                 "We are open on every day but 25 December.");
+        click(button("when it goes out: the first five once somebody approves them, then at once"));
+        click(page.getByRole(AriaRole.MENUITEMRADIO, new Page.GetByRoleOptions().setName("at once"))
+                .first());
         assertThat(page.getByText("would be answered.")).isVisible();
         click(button("Try a sample message …"));
         assertThat(page.getByText("It would be replied to.")).isVisible();

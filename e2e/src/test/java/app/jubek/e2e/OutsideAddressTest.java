@@ -21,6 +21,7 @@ class OutsideAddressTest extends Journey {
         type("add an address to forward to", LINA);
         assertThat(page.getByText("When you save, it is asked whether it wants this mail"))
                 .isVisible();
+        choose("when it goes out", "at once");
         switchOn();
         send("Rune <rune@postbox.example>", VISITS, "harvest supper one", "Shall we print it?");
         assertThat(record("harvest supper one", "to be forwarded")).containsText("has not agreed to get mail");

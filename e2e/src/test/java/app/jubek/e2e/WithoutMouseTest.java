@@ -43,6 +43,16 @@ class WithoutMouseTest extends Journey {
         write(form.getByLabel("To", new Locator.GetByLabelOptions().setExact(true)), "visits@ostrel-gardens.example");
         write(form.getByLabel("Subject"), "Are you open on Whit Monday?");
         press(button("Send it"), "Enter");
+        assertThat(form.getByText("Sent.")).isVisible();
+        jump("Desk");
+        Locator toApprove =
+                page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("to approve"));
+        press(toApprove.getByRole(AriaRole.LINK).last(), "Enter");
+        press(
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Are you open on Whit Monday?")),
+                "Enter");
+        page.keyboard().press("Control+Enter");
+        jump("Outside");
         assertThat(mailOf(NORA).getByRole(AriaRole.LISTITEM)).hasCount(1);
     }
 
