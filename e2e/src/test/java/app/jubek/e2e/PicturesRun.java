@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Takes the pictures of docs/screenshots anew, by bin/pictures. */
@@ -79,6 +80,25 @@ class PicturesRun extends Journey {
         Page agreement = pageOfRequest(EDITOR);
         agreement.getByText("Nothing comes before you agree.").waitFor();
         picture(agreement, "agreement");
+        visit("/rules/new");
+        type("add a value to words", "engagement pictures");
+        newStep("reply to its sender");
+        page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
+                .fill("Hello,\n\ncongratulations! Small pictures for yourself need no permit.\n\nThe visits desk");
+        page.getByLabel("Name of the rule").fill("Engagement pictures");
+        switchOn();
+        for (String who : List.of("Rune Oskarsen <rune@postbox.example>", "Lucie Ekstam <lucie@postbox.example>")) {
+            send(
+                    who,
+                    "visits@ostrel-gardens.example",
+                    "Engagement pictures in the palm house",
+                    "Hello,\n\nmay we take engagement pictures in the palm house on Sunday?\n\nKind regards");
+        }
+        goTo("Records");
+        button("Waiting").click();
+        page.getByText("congratulations!").waitFor();
+        settled();
+        picture("waiting");
         visit("/address-book");
         page.getByText("has not answered").waitFor();
         settled();
