@@ -26,6 +26,7 @@ class ArchitectureTest {
             "address",
             "message",
             "reading",
+            "bounce",
             "people",
             "template",
             "criteria",

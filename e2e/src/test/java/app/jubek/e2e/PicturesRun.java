@@ -96,6 +96,9 @@ class PicturesRun extends Journey {
         }
         goTo("Records");
         button("Waiting").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Engagement pictures in the palm house"))
+                .first()
+                .click();
         page.getByText("congratulations!").waitFor();
         settled();
         picture("waiting");

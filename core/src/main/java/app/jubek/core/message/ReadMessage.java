@@ -28,6 +28,7 @@ import java.util.stream.Stream;
  * @param references Message-IDs of References and In-Reply-To, with angle brackets
  * @param headerCut whether a part of the header was not read because it is too long: what was in there nobody knows
  * @param notes what could not be read and why
+ * @param report parts that a program wrote for programs, of a message that tells of a delivery
  */
 public record ReadMessage(
         ReturnPath returnPath,
@@ -44,7 +45,8 @@ public record ReadMessage(
         Optional<String> messageId,
         List<String> references,
         boolean headerCut,
-        List<Statement> notes) {
+        List<Statement> notes,
+        List<ReportPart> report) {
     public ReadMessage {
         fields = List.copyOf(fields);
         addresses = Map.copyOf(addresses);
@@ -53,6 +55,7 @@ public record ReadMessage(
         sentBy = Set.copyOf(sentBy);
         references = List.copyOf(references);
         notes = List.copyOf(notes);
+        report = List.copyOf(report);
     }
 
     /** The same with one more note. */
@@ -89,7 +92,8 @@ public record ReadMessage(
                 messageId,
                 references,
                 headerCut,
-                told);
+                told,
+                report);
     }
 
     public List<MailAddress> in(Role role) {

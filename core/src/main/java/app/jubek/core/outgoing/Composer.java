@@ -46,7 +46,7 @@ public final class Composer {
         Sending sending = planned.sending()
                 .orElseThrow(() -> new IllegalArgumentException(
                         "a step of the kind " + planned.step().kind() + " has nothing to send"));
-        String id = OutgoingId.of(own.identity(), original.digest(), planned, sending.to());
+        String id = OutgoingId.of(hops, own.identity(), original.digest(), planned, sending.to());
         Stamp stamp = new Stamp(sending.from(), sending.to(), id, now.atZone(zone));
         if (planned.step() instanceof Step.Forward forward) {
             String mark = hops.next(original.message(), own.identity());

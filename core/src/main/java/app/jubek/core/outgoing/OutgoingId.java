@@ -3,18 +3,22 @@ package app.jubek.core.outgoing;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Sending;
+import app.jubek.core.safety.HopMark;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
 import java.util.HexFormat;
 
-/** A Message-ID that follows from message, rule version, step and recipient, so that a repeat is known as one. */
+/**
+ * A Message-ID that follows from message, rule version, step and recipient, so that a repeat is known as one; with the
+ * installation's secret, so that nobody can name it who has not seen it: a bounce that does comes from where it went.
+ */
 final class OutgoingId {
     private static final int DIGITS = 32;
 
     private OutgoingId() {}
 
-    static String of(MailAddress mailbox, String digest, PlannedStep planned, MailAddress to) {
+    static String of(HopMark secret, MailAddress mailbox, String digest, PlannedStep planned, MailAddress to) {
         String what = String.join(
                 "\n",
                 mailbox.key(),
@@ -23,7 +27,7 @@ final class OutgoingId {
                 Integer.toString(planned.ruleVersion()),
                 Integer.toString(planned.ordinal()),
                 to.key() + (planned.sending().filter(Sending::isCopy).isPresent() ? " copy" : ""));
-        return "<" + hex(what) + "@" + mailbox.domain() + ">";
+        return "<" + secret.keyed(what).substring(0, DIGITS) + "@" + mailbox.domain() + ">";
     }
 
     static String boundary(String messageId) {

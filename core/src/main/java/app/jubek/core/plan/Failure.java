@@ -16,6 +16,8 @@ public enum Failure implements Code {
     WATCHING_BROKE,
     SMTP_NOT_NOW,
     SENDER_REFUSED,
+    /** The address, and what the server said that gave it up. */
+    CAME_BACK,
     RECIPIENT_REFUSED,
     CONTENT_TOO_LARGE,
     LARGER_THAN_SERVER_TAKES,

@@ -42,6 +42,8 @@ public enum Reason implements Code {
     TOO_MANY_HOPS("RFC 5321 §6.3"),
     BACK_TO_SENDER,
     BACK_TO_MAILBOX,
+    /** The message says that nothing gets there. */
+    BOUNCED_FROM("RFC 5321 §6.1"),
     FILED("common practice"),
     KEPT("common practice"),
     /** Of a rule that moves only what it answered. */

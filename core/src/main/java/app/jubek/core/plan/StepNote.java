@@ -10,6 +10,9 @@ public enum StepNote implements Code {
     /** The failure and the number of attempts. */
     GIVEN_UP,
     NOBODY_KNOWS_WHETHER_SENT,
+    /** What a server on the way said. */
+    DELAYED_ON_THE_WAY,
+    NO_CAUSE_TOLD,
     /** The recipient. */
     NOT_HANDED_ON_TO,
     FORWARDED_INSTEAD,

@@ -8,6 +8,7 @@ import app.jubek.core.message.EncodedWords;
 import app.jubek.core.message.HeaderField;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReadingNote;
+import app.jubek.core.message.ReportPart;
 import app.jubek.core.message.ReturnPath;
 import app.jubek.core.message.Role;
 import app.jubek.core.text.Limits;
@@ -42,7 +43,8 @@ final class HeaderCollector {
             Set<String> mediaTypes,
             long size,
             boolean headerCut,
-            List<Statement> notes) {}
+            List<Statement> notes,
+            List<ReportPart> report) {}
 
     void add(org.apache.james.mime4j.stream.Field parsed) {
         String raw = RawFields.unfoldedBody(parsed);
@@ -67,23 +69,25 @@ final class HeaderCollector {
         told.addAll(notes);
         Map<Role, List<MailAddress>> addresses = addresses(told);
         ReturnPath path = returnPath.map(HeaderCollector::returnPath).orElseGet(ReturnPath.Absent::new);
+        String subject = first("Subject").map(WhiteSpace::collapsed).orElse("");
         return new ReadMessage(
                 path,
                 deliveredTo.flatMap(
                         value -> AddressList.read(value, 1).addresses().stream().findFirst()),
                 fields,
                 addresses,
-                first("Subject").map(WhiteSpace::collapsed).orElse(""),
+                subject,
                 body.texts(),
                 body.html(),
                 body.attachments(),
                 body.size(),
                 date(told),
-                Origin.of(fields, path, body.mediaTypes(), addresses),
+                Origin.of(fields, path, body.mediaTypes(), addresses, new BounceSigns(subject, body.texts())),
                 first("Message-ID").flatMap(MessageIds::first),
                 references(),
                 body.headerCut(),
-                told);
+                told,
+                body.report());
     }
 
     private Map<Role, List<MailAddress>> addresses(List<Statement> notes) {

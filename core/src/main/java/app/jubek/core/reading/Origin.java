@@ -23,7 +23,11 @@ public final class Origin {
     private Origin() {}
 
     static Set<SentBy> of(
-            List<HeaderField> fields, ReturnPath path, Set<String> mediaTypes, Map<Role, List<MailAddress>> addresses) {
+            List<HeaderField> fields,
+            ReturnPath path,
+            Set<String> mediaTypes,
+            Map<Role, List<MailAddress>> addresses,
+            BounceSigns bounce) {
         Set<SentBy> by = EnumSet.noneOf(SentBy.class);
         autoSubmitted(fields)
                 .ifPresent(
@@ -34,13 +38,14 @@ public final class Origin {
         if (precedence(fields).isPresent()) {
             by.add(SentBy.BULK);
         }
-        if (path instanceof ReturnPath.Null || mediaTypes.contains("multipart/report")) {
+        List<MailAddress> from = addresses.getOrDefault(Role.FROM, List.of());
+        if (path instanceof ReturnPath.Null || mediaTypes.contains("multipart/report") || bounce.areIn(from, path)) {
             by.add(SentBy.BOUNCE);
         }
         if (mediaTypes.contains("text/calendar")) {
             by.add(SentBy.CALENDAR);
         }
-        boolean system = addresses.getOrDefault(Role.FROM, List.of()).stream().anyMatch(WellKnown::isSystem);
+        boolean system = from.stream().anyMatch(WellKnown::isSystem);
         if (system && by.isEmpty()) {
             by.add(SentBy.AUTOMATIC_NOTICE);
         }

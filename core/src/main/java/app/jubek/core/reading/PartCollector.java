@@ -5,6 +5,7 @@ import app.jubek.core.message.Charsets;
 import app.jubek.core.message.EncodedWords;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReadingNote;
+import app.jubek.core.message.ReportPart;
 import app.jubek.core.text.Budget;
 import app.jubek.core.text.Limits;
 import app.jubek.core.wording.Statement;
@@ -24,6 +25,9 @@ import org.apache.james.mime4j.stream.Field;
 
 /** Gathers texts and attachments while the parser walks through the parts; cuts at the limits. */
 final class PartCollector extends AbstractContentHandler {
+    private static final int REPORTED = 1 << 16;
+    private static final int MOST_REPORT_PARTS = 5;
+
     private final Limits limits;
     private final Budget budget;
     private final HeaderCollector header;
@@ -33,6 +37,7 @@ final class PartCollector extends AbstractContentHandler {
     private final Set<String> mediaTypes = new LinkedHashSet<>();
     private final Multipart top = new Multipart(false);
     private Optional<String> html = Optional.empty();
+    private final List<ReportPart> report = new ArrayList<>();
     private Runnable stop = () -> {};
     private int parts;
     private boolean headerCut;
@@ -66,7 +71,14 @@ final class PartCollector extends AbstractContentHandler {
             endMultipart();
         }
         return header.message(new HeaderCollector.Body(
-                top.texts(), html, List.copyOf(attachments), mediaTypes, size, headerCut, new ArrayList<>(notes)));
+                top.texts(),
+                html,
+                List.copyOf(attachments),
+                mediaTypes,
+                size,
+                headerCut,
+                new ArrayList<>(notes),
+                List.copyOf(report)));
     }
 
     @Override
@@ -118,12 +130,24 @@ final class PartCollector extends AbstractContentHandler {
         mediaTypes.add(descriptor.getMimeType());
         String name = fileName();
         boolean isText = descriptor.getMimeType().startsWith("text/") && name.isEmpty();
-        if (isText && !descriptor.getMimeType().equals("text/calendar")) {
+        if (ReportPart.MEDIA_TYPES.contains(descriptor.getMimeType()) && report.size() < MOST_REPORT_PARTS) {
+            long bytes = reported(descriptor, content);
+            attachments.add(new Attachment(name, descriptor.getMimeType(), bytes));
+        } else if (isText && !descriptor.getMimeType().equals("text/calendar")) {
             text(descriptor, content);
         } else {
             long bytes = content.transferTo(OutputStream.nullOutputStream());
             attachments.add(new Attachment(name, descriptor.getMimeType(), bytes));
         }
+    }
+
+    /** Its beginning is enough: of an attached message the header. */
+    private long reported(BodyDescriptor descriptor, InputStream content) throws IOException {
+        byte[] beginning = content.readNBytes(REPORTED);
+        report.add(new ReportPart(
+                descriptor.getMimeType(),
+                Charsets.decode(beginning, Optional.of("utf-8")).text()));
+        return beginning.length + content.transferTo(OutputStream.nullOutputStream());
     }
 
     private void text(BodyDescriptor descriptor, InputStream content) throws IOException {

@@ -66,6 +66,11 @@ public final class HopMark {
         return "v=1; m=" + joined + "; s=" + sign("mark " + joined);
     }
 
+    /** 64 hexadecimal digits for a text, which nobody else can tell. */
+    public String keyed(String text) {
+        return sign("id " + text);
+    }
+
     private Optional<List<String>> verified(String value) {
         Matcher matcher = VALUE.matcher(value.strip());
         if (!matcher.matches()) {

@@ -1,6 +1,7 @@
 package app.jubek.core.safety;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.bounce.Bounce;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.people.OwnSide;
@@ -43,6 +44,9 @@ public final class LoopGuard {
     public Optional<Refusal> againstDestination(ReadMessage message, OwnSide own, MailAddress to) {
         if (own.isOwn(to)) {
             return Optional.of(Refusal.of(Reason.BACK_TO_MAILBOX, to.address()));
+        }
+        if (Bounce.of(message).filter(bounce -> bounce.isAbout(to.key())).isPresent()) {
+            return Optional.of(Refusal.of(Reason.BOUNCED_FROM, to.address()));
         }
         boolean sender = senders(message).anyMatch(to::sameAs);
         return sender ? Optional.of(Refusal.of(Reason.BACK_TO_SENDER, to.address())) : Optional.empty();

@@ -84,6 +84,7 @@ final class SmtpSide {
     private final class Handler implements MessageHandler {
         private final MessageContext context;
         private final List<String> recipients = new ArrayList<>();
+        private final List<byte[]> reports = new ArrayList<>();
         private String from = "";
 
         Handler(MessageContext context) {
@@ -106,7 +107,10 @@ final class SmtpSide {
             Instant now = clock.instant();
             String helo = context.getHelo().orElse("unknown");
             for (String recipient : recipients) {
-                mailboxes.deliver(recipient, traced(helo, from, recipient, bytes, now), now);
+                if (!Bounces.takesNothing(recipient)) {
+                    mailboxes.deliver(recipient, traced(helo, from, recipient, bytes, now), now);
+                }
+                Bounces.of(from, recipient, bytes).ifPresent(reports::add);
             }
             arrivals.accepted(bytes);
             return "accepted";
@@ -114,6 +118,8 @@ final class SmtpSide {
 
         @Override
         public void done() {
+            reports.forEach(report -> take("", from, report));
+            reports.clear();
             recipients.clear();
         }
     }

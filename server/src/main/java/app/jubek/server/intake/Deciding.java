@@ -1,5 +1,6 @@
 package app.jubek.server.intake;
 
+import app.jubek.core.bounce.Bounce;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
@@ -110,6 +111,7 @@ class Deciding {
                 decided.decision().planned(),
                 decided.decision().notDone(),
                 budget));
+        Bounce.of(mail.message()).ifPresent(bounce -> outbox.cameBack(mailbox.id(), bounce));
         made.increment();
     }
 

@@ -132,6 +132,7 @@ record StoredParts(
                 messageId,
                 references,
                 headerCut,
-                notes);
+                notes,
+                List.of());
     }
 }

@@ -56,6 +56,7 @@ public class Claims {
     private final Nodes nodes;
     private final StepCounts counts;
     private final AfterReply afterReply;
+    private final Failing failing;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
@@ -68,12 +69,14 @@ public class Claims {
             Nodes nodes,
             StepCounts counts,
             AfterReply afterReply,
+            Failing failing,
             TransactionTemplate transaction,
             Clock clock) {
         this.transaction = transaction;
         this.nodes = nodes;
         this.counts = counts;
         this.afterReply = afterReply;
+        this.failing = failing;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.lastLook = lastLook;
@@ -228,7 +231,7 @@ public class Claims {
     /** It is done; also when another node has given it up for lost meanwhile. */
     @Transactional
     public void done(Claim claim) {
-        StepEntity step = steps.findById(claim.step()).orElseThrow();
+        StepEntity step = steps.toSettle(claim.step()).orElseThrow();
         if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
             if (step.isPerhapsTwice()) {
                 step.settle(StepState.SENT, StepNote.PERHAPS_TWICE.with(), clock.instant());
@@ -245,7 +248,8 @@ public class Claims {
         mine(claim).ifPresent(step -> {
             List<Duration> pauses = properties.retryAfter();
             if (step.attempts() > pauses.size()) {
-                fail(step, new Trouble(StepNote.GIVEN_UP.with(trouble.cause(), step.attempts()), trouble.advice()));
+                failing.fail(
+                        step, new Trouble(StepNote.GIVEN_UP.with(trouble.cause(), step.attempts()), trouble.advice()));
                 return;
             }
             step.become(StepState.READY, StepNote.TO_BE_TRIED_AGAIN.with(trouble.cause()));
@@ -257,7 +261,7 @@ public class Claims {
 
     @Transactional
     public void fail(Claim claim, Trouble trouble) {
-        mine(claim).ifPresent(step -> fail(step, trouble));
+        mine(claim).ifPresent(step -> failing.fail(step, trouble));
     }
 
     /** Nothing is left to do. */
@@ -267,18 +271,6 @@ public class Claims {
             step.settle(StepState.DISCARDED, why, clock.instant());
             counts.settled(step.mailboxId(), step.kind(), step.state());
         });
-    }
-
-    private void fail(StepEntity step, Trouble trouble) {
-        step.settle(StepState.FAILED, trouble.cause(), clock.instant());
-        trouble.advice().ifPresent(step::advise);
-        counts.settled(step.mailboxId(), step.kind(), step.state());
-        boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
-        if (step.kind().handsOver() && !alreadyBack) {
-            StepEntity back = StepEntity.bringingBack(step, clock.instant());
-            back.become(StepState.READY, StepNote.NOT_HANDED_ON_TO.with(step.recipient()));
-            steps.save(back);
-        }
     }
 
     /** After a break nobody can judge: an answer is not repeated, a hand-over once, work in a folder looks first. */

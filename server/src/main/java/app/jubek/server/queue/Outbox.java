@@ -1,5 +1,6 @@
 package app.jubek.server.queue;
 
+import app.jubek.core.bounce.Bounce;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.core.plan.Advice;
@@ -36,6 +37,7 @@ public class Outbox {
     private final StepMaker maker;
     private final StepActs acts;
     private final StepEdits edits;
+    private final CameBack cameBack;
     private final StepContent bytes;
     private final Signals signals;
     private final Clock clock;
@@ -45,10 +47,12 @@ public class Outbox {
             StepMaker maker,
             StepActs acts,
             StepEdits edits,
+            CameBack cameBack,
             StepContent bytes,
             Signals signals,
             Clock clock) {
         this.edits = edits;
+        this.cameBack = cameBack;
         this.steps = steps;
         this.maker = maker;
         this.acts = acts;
@@ -114,6 +118,14 @@ public class Outbox {
     @Transactional(readOnly = true)
     public boolean sentOneOf(UUID mailbox, Collection<String> messageIds) {
         return !messageIds.isEmpty() && steps.existsByMailboxIdAndOutgoingIdIn(mailbox, messageIds);
+    }
+
+    /** What a bounce tells of what this mailbox sent; to be called inside the transaction that stores the bounce. */
+    @Transactional
+    public void cameBack(UUID mailbox, Bounce bounce) {
+        if (!cameBack.note(mailbox, bounce).isEmpty()) {
+            wake(mailbox);
+        }
     }
 
     @Transactional(readOnly = true)

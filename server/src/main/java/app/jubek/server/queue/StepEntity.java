@@ -135,8 +135,13 @@ class StepEntity {
 
     void become(StepState next, Statement why) {
         become(next);
-        reason = why.code();
-        reasonArguments = StatementJson.write(why.arguments()).toString();
+        note(why);
+    }
+
+    /** What has become known of it, where it stands. */
+    void note(Statement what) {
+        reason = what.code();
+        reasonArguments = StatementJson.write(what.arguments()).toString();
     }
 
     void settle(StepState next, Instant at) {

@@ -148,6 +148,16 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select s from StepEntity s where s.id = :id and s.mailboxId = :mailbox")
     Optional<StepEntity> toActOn(UUID id, UUID mailbox);
 
+    /** A bounce may be noted at the same moment. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s from StepEntity s where s.id = :id")
+    Optional<StepEntity> toSettle(UUID id);
+
+    /** Of one after the other, so that two bounces for one step are noted in turn. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.outgoingId in :ids order by s.id")
+    List<StepEntity> sentAs(UUID mailbox, Collection<String> ids);
+
     boolean existsByMailboxIdAndOutgoingIdIn(UUID mailboxId, Collection<String> outgoingIds);
 
     @Query("select m.receivedAt from MessageEntity m where m.id = :message")

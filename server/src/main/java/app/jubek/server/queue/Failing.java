@@ -1,0 +1,35 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.plan.StepNote;
+import app.jubek.core.plan.Trouble;
+import app.jubek.core.step.StepState;
+import app.jubek.server.figures.StepCounts;
+import app.jubek.server.step.Work;
+import java.time.Clock;
+import org.springframework.stereotype.Component;
+
+/** Lets a step fail for good; what was to be handed over comes back into sight, once for each message. */
+@Component
+class Failing {
+    private final StepRepository steps;
+    private final StepCounts counts;
+    private final Clock clock;
+
+    Failing(StepRepository steps, StepCounts counts, Clock clock) {
+        this.steps = steps;
+        this.counts = counts;
+        this.clock = clock;
+    }
+
+    void fail(StepEntity step, Trouble trouble) {
+        step.settle(StepState.FAILED, trouble.cause(), clock.instant());
+        trouble.advice().ifPresent(step::advise);
+        counts.settled(step.mailboxId(), step.kind(), step.state());
+        boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
+        if (step.kind().handsOver() && !alreadyBack) {
+            StepEntity back = StepEntity.bringingBack(step, clock.instant());
+            back.become(StepState.READY, StepNote.NOT_HANDED_ON_TO.with(step.recipient()));
+            steps.save(back);
+        }
+    }
+}
