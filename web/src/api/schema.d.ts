@@ -1185,7 +1185,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            event: "ASKED" | "AGREED" | "DECLINED" | "VOUCHED_FOR" | "LAPSED";
+            event: "ASKED" | "AGREED" | "DECLINED" | "VOUCHED_FOR" | "LAPSED" | "UNREACHED";
             who: string;
         };
         AgreementView: {
@@ -1397,6 +1397,8 @@ export interface components {
             changes: components["schemas"]["AgreementChangeView"][];
             /** Format: date-time */
             endsAt?: string;
+            /** Format: int32 */
+            failures: number;
             fault?: components["schemas"]["Statement"];
             /** Format: uuid */
             id: string;

@@ -11,6 +11,7 @@ export function asked(rule: string): Schemas['DestinationView'] {
     askedBy: 'Ilse Varga',
     rules: [{ id: rule, name: 'Alarms', on: true }],
     waiting: 2,
+    failures: 0,
     changes: [{ at: '2026-03-20T10:00:00Z', event: 'ASKED', who: 'Ilse Varga' }],
   };
 }

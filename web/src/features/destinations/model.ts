@@ -3,14 +3,22 @@ import { dayAndTime } from '../../lib/dates';
 
 export type Destination = Schemas['DestinationView'];
 
+const MOST_FAILURES = 'three';
 const GIVEN: Destination['state'][] = ['CONFIRMED', 'VOUCHED_FOR'];
 
 export function isGiven(destination: Destination): boolean {
   return GIVEN.includes(destination.state);
 }
 
-/** What an address has said, as a clause without its subject. */
+/** What an address has said, as a clause without its subject; with what may end it soon. */
 export function saidInWords(destination: Destination): string {
+  const { failures } = destination;
+  return isGiven(destination) && failures > 0
+    ? `${said(destination)}; the last ${failures === 1 ? 'message' : `${failures} messages`} did not get there, and ${MOST_FAILURES} in a row end that`
+    : said(destination);
+}
+
+function said(destination: Destination): string {
   const since = dayAndTime(destination.since);
   switch (destination.state) {
     case 'CONFIRMED':
@@ -42,6 +50,8 @@ export function happenedInWords(change: Destination['changes'][number], address:
       return `${change.who} vouched for it`;
     case 'LAPSED':
       return 'the agreement ended after 12 months';
+    case 'UNREACHED':
+      return 'the agreement ended: three messages in a row did not get there';
   }
 }
 

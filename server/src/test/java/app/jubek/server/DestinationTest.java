@@ -155,6 +155,33 @@ class DestinationTest extends ServerTest {
         awaitState("late", SENT);
     }
 
+    /** Its mail is accepted and comes back; the Desk and the address book tell of it before the third. */
+    @Test
+    void threeMessagesInARowThatDoNotGetThereEndTheAgreement() {
+        String gone = "gone." + address("ulf");
+        forward("unreached", "yarrow", gone);
+        await(
+                "it is known",
+                () -> agreements.all(mailbox).stream()
+                        .anyMatch(each -> each.address().address().equals(gone)));
+        agreements.happened(destination(gone).id(), Agreement.Event.VOUCHED_FOR, "Ilse Varga");
+        for (int i = 1; i <= Agreement.FAILURES; i++) {
+            int sent = i;
+            assertThat(destination(gone).failures()).isEqualTo(sent - 1);
+            write("anna@school.example", World.VISITS, "yarrow " + sent, "x");
+            await(
+                    "message " + sent + " came back",
+                    () -> steps("unreached").stream()
+                                    .filter(step -> step.state() == StepState.FAILED)
+                                    .count()
+                            == sent);
+        }
+        assertThat(destination(gone).state()).isEqualTo(Agreement.LAPSED);
+        assertThat(destination(gone).changes()).anyMatch(change -> change.event() == Agreement.Event.UNREACHED);
+        write("anna@school.example", World.VISITS, "yarrow again", "x");
+        awaitState("unreached", HELD);
+    }
+
     @Test
     void anAgreementIsAskedForAgainBeforeItEndsAndThenEnds() {
         String vera = address("vera");

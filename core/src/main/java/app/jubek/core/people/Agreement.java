@@ -18,7 +18,7 @@ public enum Agreement {
     VOUCHED_FOR,
     /** It said no, or stopped later. Only the destination itself takes that back. */
     DECLINED,
-    /** It agreed too long ago. */
+    /** It agreed too long ago, or mail does not get there. */
     LAPSED;
 
     /** How long an agreement holds. */
@@ -27,13 +27,17 @@ public enum Agreement {
     /** How long a request can be agreed to. It can be declined at any time. */
     public static final Duration REQUEST_LASTS = Duration.ofDays(7);
 
+    /** Messages in a row that did not get there, after which nothing goes there before it agrees again. */
+    public static final int FAILURES = 3;
+
     /** What may happen to it. */
     public enum Event {
         ASKED,
         AGREED,
         DECLINED,
         VOUCHED_FOR,
-        LAPSED
+        LAPSED,
+        UNREACHED
     }
 
     private static final Map<Agreement, Map<Event, Agreement>> TABLE = new EnumMap<>(Map.of(
@@ -48,13 +52,15 @@ public enum Agreement {
                     Event.ASKED, CONFIRMED,
                     Event.AGREED, CONFIRMED,
                     Event.DECLINED, DECLINED,
-                    Event.LAPSED, LAPSED),
+                    Event.LAPSED, LAPSED,
+                    Event.UNREACHED, LAPSED),
             VOUCHED_FOR,
             Map.of(
                     Event.AGREED, CONFIRMED,
                     Event.DECLINED, DECLINED,
                     Event.VOUCHED_FOR, VOUCHED_FOR,
-                    Event.LAPSED, LAPSED),
+                    Event.LAPSED, LAPSED,
+                    Event.UNREACHED, LAPSED),
             DECLINED,
             Map.of(Event.AGREED, CONFIRMED, Event.DECLINED, DECLINED),
             LAPSED,

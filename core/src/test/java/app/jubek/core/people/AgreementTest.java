@@ -49,7 +49,7 @@ class AgreementTest {
                 no = event == Event.DECLINED || no && event != Event.AGREED;
                 yes = event == Event.AGREED
                         || event == Event.VOUCHED_FOR && !no
-                        || yes && event != Event.DECLINED && event != Event.LAPSED;
+                        || yes && event != Event.DECLINED && event != Event.LAPSED && event != Event.UNREACHED;
                 assertThat(now.isGiven()).as("%s in %s", event, order).isEqualTo(yes);
             }
         }
@@ -57,7 +57,7 @@ class AgreementTest {
 
     @Test
     void whoSaidNoIsNotAskedAgainAndNobodyAnswersForThem() {
-        for (Event event : List.of(Event.ASKED, Event.VOUCHED_FOR, Event.LAPSED)) {
+        for (Event event : List.of(Event.ASKED, Event.VOUCHED_FOR, Event.LAPSED, Event.UNREACHED)) {
             assertThat(DECLINED.after(event)).as("%s", event).isEmpty();
         }
         assertThat(DECLINED.after(Event.AGREED)).contains(Agreement.CONFIRMED);

@@ -1,6 +1,7 @@
 package app.jubek.server.agreement;
 
 import app.jubek.core.people.Agreement;
+import app.jubek.core.step.StepState;
 import app.jubek.server.platform.SkipLocked;
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
@@ -8,6 +9,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
@@ -23,6 +25,15 @@ interface AgreementRepository extends JpaRepository<AgreementEntity, UUID> {
             + " requests, wrongCodes) values (:id, :mailbox, :address, :key, ASKED, :now, :who, :now, 0, 0)"
             + " on conflict (mailboxId, addressKey) do nothing")
     int ask(UUID id, UUID mailbox, String address, String key, Instant now, String who);
+
+    @Query("select a from AgreementEntity a where a.mailboxId = :mailbox and a.addressKey = :key")
+    Optional<AgreementEntity> of(UUID mailbox, String key);
+
+    /** How the latest messages that were handed on to an address ended, the newest first. */
+    @Query("select s.state from StepEntity s where s.mailboxId = :mailbox and lower(s.recipient) = :key"
+            + " and s.kind in (FORWARD, REDIRECT, ANSWER_COPY) and s.state in (SENT, FAILED) and s.settledAt > :since"
+            + " order by s.settledAt desc, s.id")
+    List<StepState> latestTo(UUID mailbox, String key, Instant since, Limit limit);
 
     @Query("select a from AgreementEntity a where a.mailboxId = :mailbox order by a.addressKey")
     List<AgreementEntity> of(UUID mailbox);

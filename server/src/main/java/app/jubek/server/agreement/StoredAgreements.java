@@ -3,6 +3,7 @@ package app.jubek.server.agreement;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.Agreement;
 import app.jubek.core.people.Agreements;
+import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.Refused;
@@ -18,6 +19,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,6 +54,7 @@ public class StoredAgreements {
      * @param askedAt when the last request was sent
      * @param fault why that one did not leave
      * @param nextRequest when it is asked again by itself
+     * @param failures messages in a row that did not get there
      */
     public record Destination(
             UUID id,
@@ -64,6 +67,7 @@ public class StoredAgreements {
             Optional<Instant> askedAt,
             Optional<Statement> fault,
             Optional<Instant> nextRequest,
+            int failures,
             List<Change> changes) {}
 
     /** For decisions. What has ended counts as lapsed at once. */
@@ -111,6 +115,7 @@ public class StoredAgreements {
                         each,
                         state(each, now),
                         Optional.ofNullable(latest.get(each.id())),
+                        failures(each),
                         history.getOrDefault(each.id(), List.of())))
                 .toList();
     }
@@ -119,6 +124,7 @@ public class StoredAgreements {
             AgreementEntity each,
             Agreement state,
             Optional<AgreementRequestEntity> request,
+            int failures,
             List<AgreementChangeEntity> history) {
         return new Destination(
                 each.id(),
@@ -131,6 +137,7 @@ public class StoredAgreements {
                 request.map(AgreementRequestEntity::sentAt),
                 request.flatMap(AgreementRequestEntity::fault),
                 each.requestDueAt(),
+                failures,
                 history.stream().map(AgreementChangeEntity::change).toList());
     }
 
@@ -193,6 +200,22 @@ public class StoredAgreements {
 
     private static Instant end(Instant now) {
         return now.atZone(ZoneOffset.UTC).plus(Agreement.LASTS).toInstant();
+    }
+
+    /** A message did not get to an address. Several in a row end its agreement, where it has given one. */
+    @Transactional
+    public void failed(UUID mailbox, String recipient) {
+        agreements
+                .of(mailbox, MailAddress.of(recipient).key())
+                .filter(agreement -> agreement.state().isGiven())
+                .filter(agreement -> failures(agreement) >= Agreement.FAILURES)
+                .ifPresent(agreement -> change(agreement.id(), Agreement.Event.UNREACHED, ""));
+    }
+
+    private int failures(AgreementEntity agreement) {
+        List<StepState> latest = agreements.latestTo(
+                agreement.mailbox(), agreement.key(), agreement.since(), Limit.of(Agreement.FAILURES));
+        return (int) latest.stream().takeWhile(StepState.FAILED::equals).count();
     }
 
     /** Notes which agreements have ended. */

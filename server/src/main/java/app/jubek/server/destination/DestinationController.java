@@ -42,6 +42,7 @@ class DestinationController {
      * @param askedAt when the last request was sent
      * @param nextRequest when it is asked again by itself
      * @param fault why the last request did not leave
+     * @param failures messages in a row that did not get there
      */
     record DestinationView(
             UUID id,
@@ -55,6 +56,7 @@ class DestinationController {
             Optional<Statement> fault,
             List<UsingRule> rules,
             int waiting,
+            int failures,
             List<AgreementChangeView> changes) {}
 
     record UsingRule(String id, String name, boolean on) {}
@@ -129,6 +131,7 @@ class DestinationController {
                         .map(rule -> new UsingRule(rule.id().value(), rule.name(), rule.on()))
                         .toList(),
                 waiting,
+                each.failures(),
                 each.changes().stream()
                         .map(change -> new AgreementChangeView(change.at(), change.event(), change.who()))
                         .toList());

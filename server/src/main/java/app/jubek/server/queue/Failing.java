@@ -3,6 +3,7 @@ package app.jubek.server.queue;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.plan.Trouble;
 import app.jubek.core.step.StepState;
+import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.figures.StepCounts;
 import app.jubek.server.step.Work;
 import java.time.Clock;
@@ -12,11 +13,13 @@ import org.springframework.stereotype.Component;
 @Component
 class Failing {
     private final StepRepository steps;
+    private final StoredAgreements agreements;
     private final StepCounts counts;
     private final Clock clock;
 
-    Failing(StepRepository steps, StepCounts counts, Clock clock) {
+    Failing(StepRepository steps, StoredAgreements agreements, StepCounts counts, Clock clock) {
         this.steps = steps;
+        this.agreements = agreements;
         this.counts = counts;
         this.clock = clock;
     }
@@ -25,6 +28,10 @@ class Failing {
         step.settle(StepState.FAILED, trouble.cause(), clock.instant());
         trouble.advice().ifPresent(step::advise);
         counts.settled(step.mailboxId(), step.kind(), step.state());
+        if (step.kind().handsOn()) {
+            steps.saveAndFlush(step);
+            agreements.failed(step.mailboxId(), step.recipient());
+        }
         boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
         if (step.kind().handsOver() && !alreadyBack) {
             StepEntity back = StepEntity.bringingBack(step, clock.instant());
