@@ -72,6 +72,12 @@ class PicturesRun extends Journey {
                 .click();
         settled();
         picture("suggested-criteria");
+        agreement();
+        waiting();
+        addressBook();
+    }
+
+    private void agreement() {
         visit("/rules/new");
         type("add a value to words", "parish paper");
         newStep("forward it: a new message from you");
@@ -80,6 +86,9 @@ class PicturesRun extends Journey {
         Page agreement = pageOfRequest(EDITOR);
         agreement.getByText("Nothing comes before you agree.").waitFor();
         picture(agreement, "agreement");
+    }
+
+    private void waiting() {
         visit("/rules/new");
         type("add a value to words", "engagement pictures");
         newStep("reply to its sender");
@@ -102,6 +111,9 @@ class PicturesRun extends Journey {
         page.getByText("congratulations!").waitFor();
         settled();
         picture("waiting");
+    }
+
+    private void addressBook() {
         visit("/address-book");
         page.getByText("has not answered").waitFor();
         settled();
