@@ -3,14 +3,14 @@ import { said } from '../../test/said';
 import { aStep } from '../../test/step';
 import { lookedAt, untilInWords, waitingGroups, type Waiting } from './waiting';
 
-function waiting(id: string, step: Parameters<typeof aStep>[0], approved = 0): Waiting {
+function waiting(id: string, step: Parameters<typeof aStep>[0], approved = 0, subject = 'Pictures'): Waiting {
   return {
     step: aStep({ id, state: 'HELD', ...step }),
     message: {
       id: 7,
       received: '2026-11-30T10:00:00Z',
       sender: 'Lucie',
-      subject: 'Pictures',
+      subject,
       attachments: 0,
       notes: [],
       status: 'DECIDED',
@@ -27,14 +27,27 @@ test('what waits for a person comes first, then destinations, last what goes out
     waiting('later', { state: 'READY', releaseAt: '2026-11-30T11:00:00Z' }),
     waiting('outside', { because: said('not agreed', 'OUTSIDE') }),
     waiting('one', { because: APPROVAL, release: FIRST }, 2),
-    waiting('limit', { because: said('the limit', 'RULE_LIMIT'), rule: 'alarms', ruleName: 'Alarms' }),
+    waiting('late', { because: said('so late', 'OVER_LATE'), rule: 'alarms', ruleName: 'Alarms' }),
     waiting('two', { because: APPROVAL, release: FIRST }, 2),
   ]);
   expect(groups.map((group) => [group.title, group.items.map(({ step }) => step.id)])).toEqual([
     ['Visits · the first five on approval, 2 messages approved', ['one', 'two']],
-    ['Alarms · held', ['limit']],
+    ['Alarms · held', ['late']],
     ['Outside address has not agreed yet', ['outside']],
     ['Goes out by itself', ['later']],
+  ]);
+});
+
+test('a flood is dealt with by what is alike in it, whatever its numbers', () => {
+  const over = { because: said('the limit', 'RULE_LIMIT'), ruleName: 'Alarms' };
+  const groups = waitingGroups([
+    waiting('a', over, 0, 'Frost alarm: fern house 3.1 °C'),
+    waiting('b', over, 0, 'Pump 4 failed'),
+    waiting('c', over, 0, 'Frost alarm: fern house 12 °C'),
+  ]);
+  expect(groups.map((group) => [group.title, group.items.map(({ step }) => step.id)])).toEqual([
+    ['Alarms · over the limit · “Frost alarm: fern house … °C”', ['a', 'c']],
+    ['Alarms · over the limit · “Pump … failed”', ['b']],
   ]);
 });
 

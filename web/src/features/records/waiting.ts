@@ -15,6 +15,19 @@ const FOR_DESTINATION: Record<string, string> = {
 };
 const BY_ITSELF = 'Goes out by itself';
 
+/** Why a flood is held: it is dealt with by what is alike in it. */
+const LIMITS = ['RULE_LIMIT', 'HOURLY_LIMIT'];
+
+/** Whether it is held because so much is leaving. */
+export function isOverLimit(step: Schemas['StepView']): boolean {
+  return step.state === 'HELD' && LIMITS.includes(step.because?.code ?? '');
+}
+
+/** A subject without what varies from message to message: its numbers. */
+function alike(subject: string): string {
+  return subject.replace(/[0-9][0-9.,:/-]*/g, '…').trim() || '(no subject)';
+}
+
 /** What waits for the same together: first what a person decides, then destinations, last what needs nobody. */
 export function waitingGroups(all: Waiting[]): WaitingGroup[] {
   const groups = new Map<string, WaitingGroup>();
@@ -30,7 +43,7 @@ export function waitingGroups(all: Waiting[]): WaitingGroup[] {
   return [...groups.values()].sort((one, other) => rank(one) - rank(other));
 }
 
-function groupOf({ step, approved }: Waiting): { key: string; title: string } {
+function groupOf({ step, message, approved }: Waiting): { key: string; title: string } {
   const code = step.because?.code ?? '';
   if (step.releaseAt !== undefined) {
     return { key: BY_ITSELF, title: BY_ITSELF };
@@ -40,6 +53,10 @@ function groupOf({ step, approved }: Waiting): { key: string; title: string } {
     return { key: code, title: destination };
   }
   const key = `${step.rule} ${step.kind} ${code}`;
+  if (isOverLimit(step)) {
+    const form = alike(message.subject);
+    return { key: `${key} ${form}`, title: `${step.ruleName} · over the limit · “${form}”` };
+  }
   if (code !== 'APPROVAL') {
     return { key, title: `${step.ruleName} · held` };
   }

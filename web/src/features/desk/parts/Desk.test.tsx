@@ -212,7 +212,7 @@ test('a message that is to be looked at stands on the desk and opens', async () 
   );
 });
 
-test('messages to approve stand in one row, and so do those that wait for an address', async () => {
+test('messages to approve stand in one row, and so do those of a flood and those that wait for an address', async () => {
   destinations = [asked('alarms')];
   const held = (id: string, code: string, recipient: string) => ({
     message: FAILED.message,
@@ -222,9 +222,11 @@ test('messages to approve stand in one row, and so do those that wait for an add
     held('a', 'APPROVAL', 'lucie@postbox.example'),
     held('b', 'APPROVAL', 'anton@postbox.example'),
     held('c', 'OUTSIDE', 'Mara@postbox.example'),
+    ...['d', 'e', 'f'].map((id) => held(id, 'RULE_LIMIT', 'duty@ostrel-gardens.example')),
   ];
   show();
   expect(await screen.findByText('2 messages to approve')).toBeVisible();
+  expect(screen.getByText('3 messages held, as more are leaving than usual')).toBeVisible();
   expect(await screen.findByText('Look at 2 held steps')).toHaveAttribute('href', '/records?view=waiting');
   await waitFor(() => expect(screen.queryByRole('button', { name: 'Discard' })).toBeNull());
 });

@@ -6,11 +6,11 @@ import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
 import { isHeldFor, useDestinations, waitedForNow } from '../../destinations';
 import { doneInWords, stateInWords } from '../../incoming';
-import { ACTS, useAct, useRecords, useUnanswered } from '../../records';
+import { ACTS, isOverLimit, useAct, useRecords, useUnanswered } from '../../records';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
-import { ApprovalNeed } from './ApprovalNeed';
 import { DestinationNeed } from './DestinationNeed';
+import { HeldTogether } from './HeldTogether';
 import { NeedRow } from './NeedRow';
 import { SetAside } from './SetAside';
 import { Unanswered } from './Unanswered';
@@ -25,9 +25,13 @@ export function NeedsYou() {
   const act = useAct();
   const all = records.data ?? [];
   const toApprove = all.filter(({ step }) => step.because?.code === 'APPROVAL');
+  const overLimit = all.filter(({ step }) => isOverLimit(step));
   const waited = waitedForNow(useDestinations().data ?? []);
   const waiting = all.filter(
-    (one) => !toApprove.includes(one) && !waited.some((destination) => isHeldFor(one.step, destination)),
+    (one) =>
+      !toApprove.includes(one) &&
+      !overLimit.includes(one) &&
+      !waited.some((destination) => isHeldFor(one.step, destination)),
   );
   const setAside = useSetAside().data ?? [];
   const unseen = byRule(unanswered.data ?? []);
@@ -44,7 +48,8 @@ export function NeedsYou() {
         </p>
       )}
       <ul className={nothing ? '' : 'rounded-md border border-line'}>
-        {toApprove.length > 0 && <ApprovalNeed of={toApprove} />}
+        <HeldTogether words="to approve" of={toApprove} />
+        <HeldTogether words="held, as more are leaving than usual" of={overLimit} />
         {waiting.slice(0, SHOWN).map(({ step, message }) => (
           <NeedRow
             key={step.id}
