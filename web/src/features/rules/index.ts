@@ -1,5 +1,5 @@
 export { RuleList } from './parts/RuleList';
 export { Stream } from './parts/Stream';
-export { FIRST, releaseInWords } from './release';
+export { FIRST, releaseInWords, repliesWait } from './release';
 export { happeningOf, stream, switched, withRules, type Rule, type RuleBook } from './model';
 export { useCourseFigures, useReview, useRuleBook, useSaveRuleBook } from './queries';

@@ -12,6 +12,21 @@ const RELEASES = {
   'first on approval': `the first ${FIRST} on approval`,
 };
 
+const REPLIES = {
+  'at once': '',
+  'at opening': 'They wait for opening hours.',
+  'on approval': 'Each waits for approval.',
+  'first on approval': `The first ${FIRST} wait for approval.`,
+};
+
+/** What replies of a rule wait for, as a sentence; empty where they go out at once. */
+export function repliesWait(steps: Step[]): string {
+  const reply = steps.find((step) => step.do === 'reply');
+  return reply?.afterMinutes === undefined
+    ? REPLIES[reply?.release ?? 'at once']
+    : `They wait ${releaseInWords(reply).slice('after '.length)}.`;
+}
+
 /** When it goes out, of a step that does not go out at once; empty of all others. */
 export function releaseInWords(step: Step): string {
   if (!('release' in step || 'afterMinutes' in step)) {

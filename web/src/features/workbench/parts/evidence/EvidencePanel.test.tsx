@@ -4,7 +4,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { said } from '../../../../test/said';
-import { ask, newDraft } from '../../model';
+import { ask, newDraft, type Step } from '../../model';
 import type { Evidence } from '../../queries';
 import { EvidencePanel } from './EvidencePanel';
 
@@ -99,7 +99,14 @@ test('a row marks the words and tells the whole fate, naming other rules', () =>
 
 test('of a rule that replies it is said how many messages would be answered', () => {
   panel({ evidence: { ...evidence, answered: 31 } });
-  expect(screen.getByText(/Of 42 picked messages/)).toHaveTextContent('31 would be answered.');
+  expect(screen.getByText(/Of 42 picked messages/)).toHaveTextContent(/31 would be answered\.$/);
+  cleanup();
+  const reply: Step = { do: 'reply', text: 'Gladly.', release: 'first on approval' };
+  panel({
+    evidence: { ...evidence, answered: 31 },
+    asked: ask({ ...newDraft('r'), everything: true, does: [reply] }),
+  });
+  expect(screen.getByText(/Of 42 picked messages/)).toHaveTextContent(/The first five wait for approval\.$/);
 });
 
 test('the message one started from stays pinned, with how it stands to the rule', () => {

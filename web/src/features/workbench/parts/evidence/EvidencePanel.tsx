@@ -8,6 +8,7 @@ import { Empty, Trouble } from '../../../../ui/States';
 import type { Criterion } from '../../../criteria';
 import { MessageSheet } from '../../../incoming';
 import { LookingThrough } from '../../../mailbox';
+import { repliesWait } from '../../../rules';
 import type { Asked } from '../../model';
 import type { Counter, Evidence } from '../../queries';
 import { EvidenceList } from './EvidenceList';
@@ -98,6 +99,7 @@ export function EvidencePanel(props: Props) {
               <>
                 Of {counted(evidence.counts.picked, 'picked message')},{' '}
                 <b className="figures">{count(evidence.answered)}</b> would be answered.{' '}
+                {repliesWait(asked.rule.does)}{' '}
               </>
             )}
             {asked && (asked.rule.active?.first ?? asked.rule.active?.last) && (
