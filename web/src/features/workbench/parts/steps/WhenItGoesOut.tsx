@@ -12,8 +12,7 @@ const OPTIONS = [
   { value: 'on approval', text: 'once somebody approves it' },
   {
     value: 'first on approval',
-    text: `the first ${FIRST} once approved, then at once`,
-    short: `the first ${FIRST} once somebody approves them, then at once`,
+    text: `the first ${FIRST} once somebody approves them, then at once`,
   },
 ];
 
