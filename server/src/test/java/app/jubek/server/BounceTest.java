@@ -105,7 +105,7 @@ class BounceTest extends ServerTest {
         send(
                 "",
                 World.VISITS,
-                bounce("education@ostrel-gardens.example", "<nobody@elsewhere.example>", "wormwood came back"));
+                bounce("education@ostrel-gardens.example", "<nobody@bouncing.example>", "wormwood came back"));
         await("about", SENT);
         assertThat(steps("about"))
                 .filteredOn(step -> step.state() == WITHHELD)
@@ -120,7 +120,7 @@ class BounceTest extends ServerTest {
     private static byte[] bounce(String about, String original, String subject) {
         return String.join(
                         "\r\n",
-                        "From: Mail delivery <mailer-daemon@elsewhere.example>",
+                        "From: Mail delivery <mailer-daemon@bouncing.example>",
                         "To: " + World.VISITS,
                         "Subject: " + subject,
                         "MIME-Version: 1.0",
@@ -129,7 +129,7 @@ class BounceTest extends ServerTest {
                         "--p",
                         "Content-Type: message/delivery-status",
                         "",
-                        "Reporting-MTA: dns; elsewhere.example",
+                        "Reporting-MTA: dns; bouncing.example",
                         "",
                         "Final-Recipient: rfc822; " + about,
                         "Action: failed",
