@@ -41,6 +41,7 @@ public record Bounce(List<Delivery> deliveries, Set<String> originals) {
         return deliveries.isEmpty() ? Optional.empty() : Optional.of(new Bounce(deliveries, originals(message)));
     }
 
+    /** References name a whole conversation, of which other messages got there: they count only without the original. */
     private static Set<String> originals(ReadMessage message) {
         Set<String> ids = new LinkedHashSet<>();
         Stream<String> headers =
@@ -49,7 +50,9 @@ public record Bounce(List<Delivery> deliveries, Set<String> originals) {
                 .flatMap(text -> StatusFields.messageIds(text).stream())
                 .limit(MOST_IDS)
                 .forEach(ids::add);
-        message.references().stream().limit(MOST_IDS).forEach(ids::add);
+        if (ids.isEmpty()) {
+            message.references().stream().limit(MOST_IDS).forEach(ids::add);
+        }
         return ids;
     }
 

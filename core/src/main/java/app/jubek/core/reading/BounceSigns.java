@@ -18,7 +18,6 @@ public record BounceSigns(String subject, List<String> texts) {
     private static final List<String> SUBJECTS = List.of(
             "undeliverable",
             "undelivered",
-            "undeliverable mail",
             "delivery status notification",
             "delivery failure",
             "delivery failed",
@@ -165,10 +164,7 @@ public record BounceSigns(String subject, List<String> texts) {
 
     private static boolean isSystem(MailAddress from) {
         String name = from.name().toLowerCase(Locale.ROOT);
-        return SENDERS.contains(from.user())
-                || name.contains("mail delivery s")
-                || name.contains("mailer-daemon")
-                || name.contains("mail delivery subsystem");
+        return SENDERS.contains(from.user()) || name.contains("mail delivery s") || name.contains("mailer-daemon");
     }
 
     private static boolean startsWithOne(String subject) {

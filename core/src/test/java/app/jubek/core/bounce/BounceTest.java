@@ -198,6 +198,22 @@ class BounceTest {
         assertThat(quoting).isEmpty();
     }
 
+    @Test
+    void whereTheOriginalIsGivenTheRestOfItsConversationIsNotMeant() {
+        String thread = "References: <earlier@ostrel-gardens.example>\n";
+        String status =
+                "content-type: message/delivery-status\n\nFinal-Recipient: rfc822; a@b.example\nAction: failed\n";
+        String header = "content-type: text/rfc822-headers\n\nMessage-ID: " + OURS + "\n" + thread;
+        assertThat(Bounce.of(read(thread + report("\nx\n", status, header)))
+                        .orElseThrow()
+                        .originals())
+                .containsExactly(OURS);
+        assertThat(Bounce.of(read(thread + report("\nx\n", status)))
+                        .orElseThrow()
+                        .originals())
+                .containsExactly("<earlier@ostrel-gardens.example>");
+    }
+
     private static Stream<String> people() {
         String from = "Return-Path: <anna@school.example>\nFrom: Anna <anna@school.example>\n"
                 + "To: visits@ostrel-gardens.example\n";
