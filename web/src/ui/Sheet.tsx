@@ -28,7 +28,9 @@ export function Sheet({ title, open, onClose, children, wide = false }: Props) {
               </Button>
             </Dialog.Close>
           </div>
-          <div className="min-h-0 grow overflow-auto px-4 py-3">{children}</div>
+          <div role="group" aria-label={title} tabIndex={0} className="min-h-0 grow overflow-auto px-4 py-3">
+            {children}
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -7,7 +7,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.concurrent.CompletableFuture;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Every place, by keyboard, for everybody, and when two hands change the same thing. */
@@ -76,18 +77,18 @@ class AroundTest extends Journey {
 
     @Test
     void enterPressedBeforeTheRulesAreThereGoesToTheRuleWhenTheyAre() {
-        CompletableFuture<Route> held = new CompletableFuture<>();
-        page.route("**/rule-book", held::complete);
+        List<Route> held = new ArrayList<>();
+        page.route("**/rule-book", held::add);
         page.navigate(Demo.ADDRESS + "/address-book");
         page.getByText("Jump to …").click();
         Locator box = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Jump to"));
         box.pressSequentially("photo perm");
         box.press("Enter");
-        page.waitForCondition(held::isDone);
         assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("photo permit"))
                         .first())
                 .isVisible();
-        held.join().resume();
+        page.unroute("**/rule-book");
+        held.forEach(Route::resume);
         assertThat(page.getByLabel("Name of the rule")).hasValue("Photo permits: how to apply");
     }
 
