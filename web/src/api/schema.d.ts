@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/records/brought-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["broughtBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/records/unanswered": {
         parameters: {
             query?: never;
@@ -1439,7 +1455,7 @@ export interface components {
         };
         DoneCount: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
             /** Format: int64 */
             messages: number;
         };
@@ -1552,7 +1568,7 @@ export interface components {
         Fate: {
             done: components["schemas"]["Statement"];
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
             notDone?: components["schemas"]["Against"];
             own: boolean;
             rule: string;
@@ -1585,6 +1601,12 @@ export interface components {
             rule: string;
             /** @enum {string} */
             sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+        };
+        FollowUpStep: {
+            /** @enum {string} */
+            do: "follow up";
+            /** @description After the day it came in; then it is brought back, unless somebody dealt with it. */
+            workingDays: number;
         };
         ForwardStep: {
             /** @description It goes out after so many minutes, in which it can be stopped; instead of release. */
@@ -1684,7 +1706,7 @@ export interface components {
         };
         Leaving: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP";
             shown: components["schemas"]["AsReceived"];
             text: string;
             to: string;
@@ -2198,9 +2220,9 @@ export interface components {
             code: string;
             words: string;
         };
-        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["TellStep"];
+        Step: components["schemas"]["ForwardStep"] | components["schemas"]["RedirectStep"] | components["schemas"]["ReplyStep"] | components["schemas"]["FileStep"] | components["schemas"]["CopyStep"] | components["schemas"]["MarkStep"] | components["schemas"]["PlainStep"] | components["schemas"]["LookByStep"] | components["schemas"]["FollowUpStep"] | components["schemas"]["TellStep"];
         StepView: {
-            acts: ("SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD")[];
+            acts: ("SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "DEALT_WITH" | "LEAVE" | "DISCARD")[];
             advice?: components["schemas"]["Statement"];
             /** Format: int32 */
             attempts: number;
@@ -2211,7 +2233,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
             mayBeEdited: boolean;
             /** Format: int64 */
             message: number;
@@ -2342,7 +2364,7 @@ export interface components {
             withPrefixes?: boolean;
         };
         Today: {
-            kinds: ("FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP")[];
+            kinds: ("FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP")[];
             name: string;
             rule: string;
         };
@@ -3490,6 +3512,30 @@ export interface operations {
             };
         };
     };
+    broughtBack: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordView"][];
+                };
+            };
+        };
+    };
     unanswered: {
         parameters: {
             query?: {
@@ -3877,7 +3923,7 @@ export interface operations {
             path: {
                 mailbox: string;
                 step: string;
-                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
+                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "DEALT_WITH" | "LEAVE" | "DISCARD";
             };
             cookie?: never;
         };
@@ -4159,7 +4205,7 @@ export interface operations {
             header?: never;
             path: {
                 mailbox: string;
-                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "LEAVE" | "DISCARD";
+                act: "SEND_NOW" | "STOP" | "TRY_AGAIN" | "FORWARD_INSTEAD" | "ANSWER_ANYWAY" | "BRING_BACK" | "DEALT_WITH" | "LEAVE" | "DISCARD";
             };
             cookie?: never;
         };

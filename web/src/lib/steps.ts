@@ -4,6 +4,7 @@ const SHORT: Record<string, string> = {
   REPLY: 'replied to',
   ANSWER_COPY: 'copied',
   BRING_BACK: 'brought back',
+  FOLLOW_UP: 'brought back',
 };
 
 /** What a step did, for a narrow column: without the addresses. */

@@ -15,6 +15,7 @@ export type Happening =
   | 'REMIND'
   | 'KEEP'
   | 'BRING_BACK'
+  | 'FOLLOW_UP'
   | 'HELD';
 
 const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
@@ -166,6 +167,15 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       <>
         <path d="M2 9h12v5H2z" />
         <path d="M8 7.5v-5M5.5 4.5h5" />
+      </>
+    ),
+  },
+  FOLLOW_UP: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <path d="M2 9h12v5H2z" />
+        <path d="M8 7.5v-5M5.5 4.5h5" strokeDasharray="1.5 1.5" />
       </>
     ),
   },

@@ -23,6 +23,7 @@ const DONE: Record<Exclude<Kind, 'BRING_BACK'>, string> & { BRING_BACK?: never }
   ARCHIVE: 'archived',
   TRASH: 'moved to the trash',
   DELETE: 'deleted for good',
+  FOLLOW_UP: 'brought back, as nobody dealt with them',
 };
 
 /** "31 redirected", the most frequent first. */

@@ -30,7 +30,12 @@ export function happened(
     };
   }
   const waiting = steps.filter((step) => WAITING.includes(step.state));
-  const going = steps.filter((step) => !WAITING.includes(step.state) && step.state !== 'WITHHELD');
+  const going = steps.filter(
+    (step) =>
+      !WAITING.includes(step.state) &&
+      step.state !== 'WITHHELD' &&
+      (step.kind !== 'FOLLOW_UP' || step.state === 'SENT'),
+  );
   const kinds = [...new Set(going.map((step) => step.kind as Happening))];
   const words = [
     ...waiting.map((step) => stateInWords(step.state)),

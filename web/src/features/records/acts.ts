@@ -9,5 +9,6 @@ export const ACTS: Record<Act, string> = {
   ANSWER_ANYWAY: 'Answer anyway',
   BRING_BACK: 'Bring back',
   LEAVE: 'Leave it',
+  DEALT_WITH: 'It is dealt with',
   DISCARD: 'Discard',
 };

@@ -1,4 +1,4 @@
 export { Records } from './parts/Records';
 export { ACTS } from './acts';
 export { isOverLimit } from './waiting';
-export { useAct, useRecords, useUnanswered, useWaiting, type Act } from './queries';
+export { useAct, useBroughtBack, useRecords, useUnanswered, useWaiting, type Act } from './queries';

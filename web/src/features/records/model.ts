@@ -22,7 +22,10 @@ export function needsPerson(step: Step): boolean {
 
 /** How a step stands; of one that goes out later, until when it waits. */
 export function standingInWords(step: Step): string {
-  return step.releaseAt === undefined ? stateInWords(step.state) : `goes out ${dayAndTime(step.releaseAt)}`;
+  if (step.releaseAt === undefined) {
+    return stateInWords(step.state);
+  }
+  return `${step.kind === 'FOLLOW_UP' ? 'comes back' : 'goes out'} ${dayAndTime(step.releaseAt)}`;
 }
 
 /** Who approved it, and whether in their own words. */
@@ -83,7 +86,7 @@ export function inOneLine(steps: Step[]): Line[] {
 
 /** Whether the sender got no answer while the message left the inbox, and nobody has seen to it. */
 export function isUnseen(steps: Step[]): boolean {
-  return steps.some((step) => step.acts.includes('BRING_BACK'));
+  return steps.some((step) => step.kind === 'REPLY' && step.acts.includes('BRING_BACK'));
 }
 
 function needs(steps: Step[]): boolean {

@@ -38,6 +38,21 @@ export function useUnanswered(days: number) {
   });
 }
 
+/** Messages that came back as nobody dealt with them, or were not for who had them, the newest first. */
+export function useBroughtBack(days: number) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.records(mailbox, 'brought back', days),
+    refetchInterval: asking.every(5_000),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/records/brought-back', {
+          params: { path: { mailbox }, query: { days } },
+        }),
+      ),
+  });
+}
+
 /** What is to leave and waits for a person, a destination or its time; what has waited longest comes first. */
 export function useAllWaiting() {
   const mailbox = useMailboxId();

@@ -87,6 +87,7 @@ const PICTURES: Record<Rule['does'][number]['do'], Happening> = {
   delete: 'DELETE',
   keep: 'KEEP',
   notify: 'NOTIFY',
+  'follow up': 'FOLLOW_UP',
 };
 
 /** The picture of a step of a rule. */

@@ -1,5 +1,6 @@
 import { marksInWords } from '../../lib/flags';
 import { folderInWords } from '../../lib/folders';
+import { counted } from '../../lib/numbers';
 import { releaseInWords } from '../rules';
 import { inBrief, meant, type Criterion, type Item } from '../criteria';
 import type { Draft, Step } from './model';
@@ -39,6 +40,8 @@ function doneInBrief(step: Step, templates: Map<string, string>): string {
       return marksInWords(step.flags, step.tags ?? [], step.remove);
     case 'remind':
       return `remind me within ${step.days} days`;
+    case 'follow up':
+      return `back after ${counted(step.workingDays, 'working day')} unless somebody deals with it`;
     case 'copy':
       return `a copy in ${intoInBrief(step)}`;
     case 'out of junk':

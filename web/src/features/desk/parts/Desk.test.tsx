@@ -14,6 +14,7 @@ let destinations: ReturnType<typeof asked>[] = [];
 let reminders: unknown[];
 let setAside: unknown[];
 let unanswered: unknown[];
+let broughtBack: unknown[];
 
 const answer = (body: unknown) =>
   new Response(JSON.stringify(body), { status: 200, headers: { 'Content-Type': 'application/json' } });
@@ -53,6 +54,7 @@ beforeEach(() => {
   calls = [];
   destinations = [];
   unanswered = [];
+  broughtBack = [];
   waiting = [];
   reminders = [];
   setAside = [];
@@ -81,6 +83,9 @@ beforeEach(() => {
     }
     if (pathname.endsWith('/unanswered')) {
       return answer(unanswered);
+    }
+    if (pathname.endsWith('/brought-back')) {
+      return answer(broughtBack);
     }
     if (pathname.endsWith('/records')) {
       return answer(waiting);
@@ -175,6 +180,26 @@ test('a message that left the inbox without its answer waits with what can be do
   ).toHaveAttribute('href', '/records?view=unanswered');
   fireEvent.click(screen.getAllByRole('button', { name: 'Answer anyway' })[0] as HTMLElement);
   await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/a/ANSWER_ANYWAY'));
+});
+
+test('a message that came back stands until somebody says that it is dealt with', async () => {
+  broughtBack = [
+    {
+      ...FAILED,
+      step: {
+        ...FAILED.step,
+        kind: 'FOLLOW_UP',
+        state: 'SENT',
+        because: said('nobody dealt with it in time'),
+        acts: ['DEALT_WITH'],
+      },
+    },
+  ];
+  show();
+  expect(await screen.findByText('Back in the inbox')).toBeVisible();
+  expect(screen.getByText('nobody dealt with it in time')).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: 'It is dealt with' }));
+  await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/steps/s/DEALT_WITH'));
 });
 
 test('a message that no rule looked at stands with its cause, and can be closed', async () => {

@@ -6,22 +6,30 @@ import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
 import { isHeldFor, useDestinations, waitedForNow } from '../../destinations';
 import { doneInWords, stateInWords } from '../../incoming';
-import { ACTS, isOverLimit, useAct, useRecords, useUnanswered } from '../../records';
+import { ACTS, isOverLimit, useAct, useBroughtBack, useRecords, useUnanswered } from '../../records';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
 import { DestinationNeed } from './DestinationNeed';
 import { HeldTogether } from './HeldTogether';
 import { NeedRow } from './NeedRow';
+import { OfOneRule } from './OfOneRule';
 import { SetAside } from './SetAside';
-import { Unanswered } from './Unanswered';
 
 const SHOWN = 8;
 const DAYS = 7;
+
+const NOT_ANSWERED = {
+  of: 'REPLY',
+  words: 'Not answered, and out of the inbox',
+  list: '/records?view=unanswered',
+} as const;
+const BACK = { of: 'BRING_BACK', words: 'Back in the inbox', list: '/records?view=brought back' } as const;
 
 /** What waits for a person, most urgent first, each with what can be done about it. */
 export function NeedsYou() {
   const records = useRecords(['UNCERTAIN', 'FAILED', 'HELD']);
   const unanswered = useUnanswered(DAYS);
+  const broughtBack = useBroughtBack(DAYS);
   const act = useAct();
   const all = records.data ?? [];
   const toApprove = all.filter(({ step }) => step.because?.code === 'APPROVAL');
@@ -34,10 +42,11 @@ export function NeedsYou() {
       !waited.some((destination) => isHeldFor(one.step, destination)),
   );
   const setAside = useSetAside().data ?? [];
-  const unseen = byRule(unanswered.data ?? []);
-  const nothing = all.length + setAside.length + unseen.length + waited.length === 0;
-  const failed = records.error ?? unanswered.error ?? act.error;
-  const again = () => void Promise.all([records.refetch(), unanswered.refetch()]);
+  const unseen = byRule(unanswered.data ?? []).map((of) => ({ ...NOT_ANSWERED, records: of }));
+  const back = byRule(broughtBack.data ?? []).map((of) => ({ ...BACK, records: of }));
+  const nothing = all.length + setAside.length + unseen.length + back.length + waited.length === 0;
+  const failed = records.error ?? unanswered.error ?? broughtBack.error ?? act.error;
+  const again = () => void Promise.all([records.refetch(), unanswered.refetch(), broughtBack.refetch()]);
   return (
     <section aria-label="Needs you">
       <h2 className="mb-1.5 font-bold">Needs you</h2>
@@ -90,12 +99,13 @@ export function NeedsYou() {
         {setAside.map((one) => (
           <SetAside key={`aside ${one.message.id}`} {...one} />
         ))}
-        {unseen.map((of) => (
-          <Unanswered
-            key={of[0]?.step.rule}
+        {[...back, ...unseen].map(({ records: of, ...shown }) => (
+          <OfOneRule
+            key={`${shown.of} ${of[0]?.step.rule ?? ''}`}
             records={of}
             busy={act.isPending}
             onAct={(step, chosen) => act.mutate({ step, act: chosen })}
+            {...shown}
           />
         ))}
       </ul>

@@ -9,7 +9,7 @@ import { grouped } from '../model';
 import { GroupRows } from './GroupRows';
 import { SentSheet } from './SentSheet';
 import { Waiting } from './waiting/Waiting';
-import { useAct, useRecords, useUnanswered, type State } from '../queries';
+import { useAct, useBroughtBack, useRecords, useUnanswered, type State } from '../queries';
 
 const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'all', text: 'All', states: [] },
@@ -17,6 +17,7 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'done', text: 'Done', states: ['SENT'] },
   { key: 'needs', text: 'Needs you', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
   { key: 'unanswered', text: 'Not answered', states: [] },
+  { key: 'brought back', text: 'Brought back', states: [] },
   { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
 ];
 
@@ -77,7 +78,8 @@ interface TableProps {
 function Table({ view, states, rule }: TableProps) {
   const recorded = useRecords(states);
   const unanswered = useUnanswered(DAYS_KEPT);
-  const records = view === 'unanswered' ? unanswered : recorded;
+  const broughtBack = useBroughtBack(DAYS_KEPT);
+  const records = view === 'unanswered' ? unanswered : view === 'brought back' ? broughtBack : recorded;
   const act = useAct();
   const [sent, setSent] = useState<Schemas['StepView']>();
   const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
@@ -101,7 +103,9 @@ function Table({ view, states, rule }: TableProps) {
               ? 'Nothing has been done yet. When a rule acts on a new message, it appears here with the reason.'
               : view === 'unanswered'
                 ? 'No message left the inbox without the answer of its rule, or somebody has seen to each.'
-                : 'Nothing here.'}
+                : view === 'brought back'
+                  ? 'No message came back because nobody dealt with it, or somebody has seen to each.'
+                  : 'Nothing here.'}
           </Empty>
         )}
         {shown.length > 0 && (

@@ -1,5 +1,6 @@
 import { marksInWords } from '../../../lib/flags';
 import { folderInWords } from '../../../lib/folders';
+import { counted } from '../../../lib/numbers';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../../ui/Button';
@@ -126,6 +127,8 @@ function stepInWords(step: Rule['does'][number], templates: Map<string, string>)
       return `copy to ${intoInWords(step)}`;
     case 'remind':
       return `remind me within ${step.days} days`;
+    case 'follow up':
+      return `bring back after ${counted(step.workingDays, 'working day')} unless somebody deals with it`;
     case 'out of junk':
       return 'move out of junk';
     case 'archive':

@@ -22,6 +22,7 @@ const BRANCH: Record<Happening, string> = {
   REMIND: 'stroke-ink2',
   KEEP: 'stroke-ink2',
   BRING_BACK: 'stroke-clay',
+  FOLLOW_UP: 'stroke-ink2',
   HELD: 'stroke-clay',
 };
 

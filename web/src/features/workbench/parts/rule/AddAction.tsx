@@ -60,6 +60,7 @@ const ACTIONS: { group: string; actions: Action[] }[] = [
     actions: [
       { text: 'notify me', step: { do: 'notify', sound: 'drop' } },
       { text: 'remind me', step: { do: 'remind', days: 3 } },
+      { text: 'bring it back if nobody deals with it', step: { do: 'follow up', workingDays: 3 } },
     ],
   },
   {

@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
 import { happeningOf } from '../../../rules';
+import { counted } from '../../../../lib/numbers';
 import { Glyph } from '../../../../ui/glyphs';
 import { Choice } from '../../../../ui/Choice';
 import type { Around } from '../../around';
@@ -32,6 +33,7 @@ const NAMES: Record<Step['do'], string> = {
   delete: 'delete for good',
   keep: 'keep in the inbox',
   notify: 'notify me',
+  'follow up': 'bring it back',
 };
 
 export function StepCard({ step, around, onChange, onRemove }: Props) {
@@ -87,6 +89,8 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
           />
         </p>
       );
+    case 'follow up':
+      return <FollowUpStep step={step} onChange={onChange} />;
     case 'delete':
       return (
         <p className="mt-1.5 text-sm text-clay">
@@ -109,6 +113,30 @@ function Details({ step, around, onChange }: Omit<Props, 'onRemove'>): ReactNode
     default:
       return null;
   }
+}
+
+const WORKING_DAYS = [1, 2, 3, 5, 10];
+
+function FollowUpStep({
+  step,
+  onChange,
+}: {
+  step: Extract<Step, { do: 'follow up' }>;
+  onChange: (step: Step) => void;
+}) {
+  const offered = [...new Set([...WORKING_DAYS, step.workingDays])].sort((one, other) => one - other);
+  return (
+    <p className="mt-1.5 text-sm text-ink2">
+      to the inbox, unread and flagged, if nobody deals with it within{' '}
+      <Choice
+        label="how long"
+        value={String(step.workingDays)}
+        options={offered.map((days) => ({ value: String(days), text: counted(days, 'working day') }))}
+        onChoose={(days) => onChange({ ...step, workingDays: Number(days) })}
+      />
+      . An answer from this mailbox or from whoever it was handed on to counts; automatic replies do not.
+    </p>
+  );
 }
 
 type TellOf = Extract<Step, { do: 'notify' }>;

@@ -116,11 +116,28 @@ public final class Mails {
 
     /** The mail server took the message for junk. */
     public static DecisionContext inJunk() {
+        return lying("Junk", true, false);
+    }
+
+    /** The message answers something the mailbox sent. */
+    public static DecisionContext inConversation() {
+        return lying("INBOX", false, true);
+    }
+
+    private static DecisionContext lying(String folder, boolean junk, boolean conversation) {
         DecisionContext plain = context();
         MessageContext context = plain.context();
         return new DecisionContext(
                 new MessageContext(
-                        VISITS, context.people(), NOW, NOW, context.zone(), false, context.mailbox(), "Junk", true),
+                        VISITS,
+                        context.people(),
+                        NOW,
+                        NOW,
+                        context.zone(),
+                        conversation,
+                        context.mailbox(),
+                        folder,
+                        junk),
                 plain.opening(),
                 plain.history(),
                 plain.hops(),

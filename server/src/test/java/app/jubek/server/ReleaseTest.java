@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.step.StepState;
+import app.jubek.server.clearance.SentSoFar;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.step.StepView;
 import app.jubek.server.step.StepView.Act;
@@ -20,9 +21,13 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** Mail leaves when its rule says: after a while in which it can be stopped, or once a person has let it go. */
 class ReleaseTest extends ServerTest {
+    @Autowired
+    SentSoFar sent;
+
     private void answers(String rule, String word, String release) {
         rules(rule(rule, word, "continue", step("{'do':'reply','text':'Gladly.'," + release + "}")));
     }
@@ -136,7 +141,7 @@ class ReleaseTest extends ServerTest {
             return "";
         });
         assertThat(copied).isEqualTo("Dear Edda");
-        assertThat(outbox.approved(mailbox, "edited", Work.REPLY)).isZero();
+        assertThat(sent.approved(mailbox, "edited", Work.REPLY)).isZero();
         assertThatThrownBy(() -> outbox.edit(mailbox, held.id(), new EditedAnswer("Again", "x")))
                 .isInstanceOf(Refused.class);
     }

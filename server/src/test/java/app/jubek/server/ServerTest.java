@@ -146,6 +146,13 @@ abstract class ServerTest extends ServerContext {
 
     /** Lays a message into a folder, past the mail server's way in. */
     static void lay(String folder, String subject) {
+        lay(folder, subject, "");
+    }
+
+    /**
+     * @param more header fields, each with its end of line
+     */
+    static void lay(String folder, String subject, String more) {
         try (Store store = session().getStore("imap")) {
             store.connect("127.0.0.1", World.get().settings.imapPort(), World.VISITS, "ostrel");
             Folder into = store.getFolder(folder);
@@ -153,7 +160,7 @@ abstract class ServerTest extends ServerContext {
                 into.create(Folder.HOLDS_MESSAGES);
             }
             byte[] bytes = ("Return-Path: <anna@school.example>\r\nFrom: anna@school.example\r\nSubject: " + subject
-                            + "\r\nMessage-ID: <" + UUID.randomUUID() + "@school.example>\r\n\r\nx\r\n")
+                            + "\r\nMessage-ID: <" + UUID.randomUUID() + "@school.example>\r\n" + more + "\r\nx\r\n")
                     .getBytes(StandardCharsets.UTF_8);
             into.appendMessages(new Message[] {
                 new jakarta.mail.internet.MimeMessage(

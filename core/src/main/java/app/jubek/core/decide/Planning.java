@@ -2,6 +2,7 @@ package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
@@ -69,7 +70,8 @@ final class Planning {
     /** What is done once for a message, however many rules ask for it. */
     private record Wanted(StepKind kind, Object what) {
         static Wanted by(Step step) {
-            return new Wanted(step.kind(), step.kind() == StepKind.NOTIFY ? "" : step);
+            boolean once = step.kind() == StepKind.NOTIFY || step.kind() == StepKind.FOLLOW_UP;
+            return new Wanted(step.kind(), once ? "" : step);
         }
 
         static Wanted to(StepKind kind, MailAddress to) {
@@ -111,10 +113,19 @@ final class Planning {
         if (isAskedFirst(what, rule)) {
             PlannedStep wanted = planned(rule, ordinal, step);
             Optional<Refusal> against = fence().filter(fence -> TargetFolder.of(wanted.step())
-                    .flatMap(TargetFolder::mailbox)
-                    .isPresent());
+                            .flatMap(TargetFolder::mailbox)
+                            .isPresent())
+                    .or(() -> againstFollowingUp(wanted.step()));
             against.ifPresentOrElse(why -> withhold(wanted, why), () -> planned.put(what, wanted));
         }
+    }
+
+    /** A colleague's answer is what was waited for. */
+    private Optional<Refusal> againstFollowingUp(Step step) {
+        boolean colleague = message.in(Role.FROM).stream().anyMatch(at.own()::isInside);
+        return step.kind() == StepKind.FOLLOW_UP && colleague && at.context().conversation()
+                ? Optional.of(Refusal.of(Reason.CONVERSATION))
+                : Optional.empty();
     }
 
     private TargetFolder folder(TargetFolder into, Rule rule) {

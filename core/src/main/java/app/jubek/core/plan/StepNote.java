@@ -21,6 +21,15 @@ public enum StepNote implements Code {
     /** Of the answer that a person gave after all. */
     ANSWERED_ANYWAY,
     BROUGHT_BACK_BY_PERSON,
+    /** The address that answered. */
+    DEALT_WITH_BY,
+    DEALT_WITH_FROM_HERE,
+    /** Who said so: a person or an address. */
+    SAID_TO_BE_DEALT_WITH,
+    /** The address to which it had been handed on. */
+    NOT_FOR,
+    NOBODY_DEALT_WITH_IT,
+    CAME_BACK_BEFORE,
     DELETED_MEANWHILE,
     /** The folder. */
     MOVED_MEANWHILE_TO,

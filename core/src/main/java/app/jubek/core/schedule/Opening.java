@@ -1,11 +1,14 @@
 package app.jubek.core.schedule;
 
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -16,6 +19,8 @@ import java.util.stream.Stream;
  * @param closed days on which no span begins
  */
 public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
+    /** Days in which thirty working days lie even if a place opens once a week and closes for weeks. */
+    private static final int LOOKED_AHEAD = 366;
 
     /**
      * A span of every week; it belongs to the day on which it begins.
@@ -56,6 +61,35 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
         return spans.stream()
                 .map(span -> span.day() + " " + span.from() + "-" + span.to())
                 .toList();
+    }
+
+    /**
+     * When the last of some working days ends, counted from the day after an instant; a place that never opens has the usual
+     * working days.
+     *
+     * @param days at least 1
+     */
+    public Instant endOfWorkingDay(Instant after, int days) {
+        Opening counted = opensWithin(after) ? this : usual(zone);
+        return LocalDate.ofInstant(after, zone)
+                .datesUntil(LocalDate.ofInstant(after, zone).plusDays(LOOKED_AHEAD))
+                .skip(1)
+                .flatMap(day -> counted.lastEnd(day).stream())
+                .skip(days - 1L)
+                .findFirst()
+                .orElseGet(() -> LocalDateTime.ofInstant(after, zone).plusDays(days))
+                .atZone(zone)
+                .toInstant();
+    }
+
+    private boolean opensWithin(Instant after) {
+        LocalDate day = LocalDate.ofInstant(after, zone);
+        return day.datesUntil(day.plusDays(LOOKED_AHEAD))
+                .anyMatch(each -> begunOn(each).findAny().isPresent());
+    }
+
+    private Optional<LocalDateTime> lastEnd(LocalDate day) {
+        return begunOn(day).map(span -> end(span, day)).max(Comparator.naturalOrder());
     }
 
     boolean isOpen(LocalDateTime wall) {

@@ -13,7 +13,18 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /** One thing a rule does with a message. */
-public sealed interface Step {
+public sealed interface Step
+        permits Step.HandOn,
+                Step.Forward,
+                Step.Redirect,
+                Step.Reply,
+                Step.File,
+                Step.Copy,
+                Step.Mark,
+                Step.Remind,
+                Step.Notify,
+                Step.Plain,
+                FollowUp {
     StepKind kind();
 
     /** What was done, as a participle: "forwarded to education@ostrel-gardens.example". */

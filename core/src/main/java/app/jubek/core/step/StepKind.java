@@ -13,7 +13,8 @@ public enum StepKind {
     ARCHIVE,
     TRASH,
     DELETE,
-    KEEP;
+    KEEP,
+    FOLLOW_UP;
 
     /** Whether it makes a message leave by SMTP. */
     public boolean leaves() {

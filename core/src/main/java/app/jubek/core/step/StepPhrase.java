@@ -12,6 +12,8 @@ enum StepPhrase implements Code {
     /** In so many days. */
     REMINDED,
     NOTIFIED,
+    /** In so many working days. */
+    FOLLOWED_UP,
     /** A group of the address book. */
     GROUP,
     /** The folder and the address of the mailbox that has it. */

@@ -24,6 +24,7 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.FollowUp;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
@@ -115,6 +116,22 @@ class EngineTest {
         Decision decision = decide(MAIL, except(rule("a", words("guided visit"), TO_EDUCATION), words("invoice")));
         assertThat(decision.planned()).isEmpty();
         assertThat(decision.trace().get(0)).isInstanceOf(Outcome.Excluded.class);
+    }
+
+    /** What a colleague answers is what the rule waits for, whatever stands in its subject. */
+    @Test
+    void aMessageIsFollowedUpOnceButNotTheAnswerOfAColleague() {
+        Rule first = rule("a", words("visit"), new FollowUp(3), TO_EDUCATION);
+        Rule second = rule("b", words("visit"), new FollowUp(5));
+        assertThat(done(decide(MAIL, first, second)))
+                .containsExactly(
+                        "redirected to education@ostrel-gardens.example",
+                        "brought back if nobody deals with it within 3 working days");
+        Decision answer = Engine.decide(
+                CompiledBook.of(RuleBook.of(List.of(second))),
+                Mails.read(Mails.from("education@ostrel-gardens.example", "Re: Guided visit", "Done.")),
+                Mails.inConversation());
+        assertThat(reasons(answer)).containsExactly(Reason.CONVERSATION);
     }
 
     @Test

@@ -57,6 +57,25 @@ class ReleaseTest {
     }
 
     @ParameterizedTest
+    @CsvSource({
+        "2026-12-01T11:00:00Z, 1, 2026-12-02T16:00:00Z, the day after",
+        "2026-12-04T18:00:00Z, 1, 2026-12-07T16:00:00Z, a weekend does not count",
+        "2026-12-22T08:00:00Z, 3, 2026-12-29T16:00:00Z, nor do closed days",
+        "2027-03-26T12:00:00Z, 1, 2027-03-29T15:00:00Z, at closing time by the wall though the clocks went forward"
+    })
+    void aMessageComesBackAtTheEndOfTheLastOfItsWorkingDays(String cameIn, int days, String due, String when) {
+        assertThat(new FollowUp(days).due(Instant.parse(cameIn), HOURS))
+                .as(when)
+                .isEqualTo(due);
+    }
+
+    @Test
+    void aMailboxThatNeverOpensHasTheUsualWorkingDays() {
+        Opening never = new Opening(STOCKHOLM, List.of(), Set.of());
+        assertThat(new FollowUp(4).due(NOON, never)).isEqualTo("2026-12-07T16:00:00Z");
+    }
+
+    @ParameterizedTest
     @ValueSource(ints = {-1, 0, 1201})
     void aWhileIsNeitherNothingNorADay(int minutes) {
         assertThatThrownBy(() -> new Release.After(minutes)).hasMessageContaining("1 to 1200 minutes");

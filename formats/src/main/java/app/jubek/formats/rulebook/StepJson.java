@@ -2,6 +2,7 @@ package app.jubek.formats.rulebook;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.step.Flag;
+import app.jubek.core.step.FollowUp;
 import app.jubek.core.step.Sound;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.TargetFolder;
@@ -36,6 +37,10 @@ final class StepJson {
             case "remind" -> {
                 at.only(Set.of("do", "days"));
                 yield at.attempt(() -> new Step.Remind(at.number("days", 0)));
+            }
+            case "follow up" -> {
+                at.only(Set.of("do", "workingDays"));
+                yield at.attempt(() -> new FollowUp(at.number("workingDays", 0)));
             }
             case "notify" -> {
                 at.only(Set.of("do", "sound"));
@@ -86,6 +91,8 @@ final class StepJson {
             write(node, copy.target());
         } else if (step instanceof Step.Remind look) {
             node.put("days", look.days());
+        } else if (step instanceof FollowUp late) {
+            node.put("workingDays", late.workingDays());
         } else if (step instanceof Step.Notify tell) {
             node.put("sound", Reading.word(tell.sound()));
         } else if (step instanceof Step.Mark mark) {

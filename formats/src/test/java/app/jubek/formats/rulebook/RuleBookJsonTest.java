@@ -114,7 +114,8 @@ class RuleBookJsonTest {
     private static final String ADDED_LATER = """
             {"id":"r","version":1,"name":"r","picksOut":{"everything":true},"ending":"continue","on":true,
              "does":[{"do":"reply","text":"Thank you.","keepsUnanswered":true,"release":"on approval"},
-                     {"do":"redirect","to":["a@x.example"],"afterMinutes":10}]}""";
+                     {"do":"redirect","to":["a@x.example"],"afterMinutes":10},
+                     {"do":"follow up","workingDays":3}]}""";
 
     /** Every member the reader knows stands in the published schema, and the other way round. */
     @Test

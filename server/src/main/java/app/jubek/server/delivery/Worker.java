@@ -124,6 +124,7 @@ class Worker {
         Mailbox mailbox = claim.mailbox();
         long message = claim.message();
         switch (claim.kind()) {
+            case FOLLOW_UP -> imap.bringBackUnanswered(mailbox, message, claim.isRepeated());
             case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
             case MARK -> imap.mark(mailbox, message, (Step.Mark) asked(claim));
             case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());

@@ -57,7 +57,11 @@ record DeskDay(LocalDate day, int came, List<DoneCount> done, int inInbox) {
         return SHOWN_AS.entrySet().stream()
                 .filter(shown -> shown.getValue().stream().anyMatch(done::contains))
                 .map(Map.Entry::getKey)
-                .filter(work -> !(MOVED.contains(work) && done.contains(Work.BRING_BACK)))
+                .filter(work -> !(MOVED.contains(work) && isBack(done)))
                 .findFirst();
+    }
+
+    private static boolean isBack(Set<Work> done) {
+        return done.contains(Work.BRING_BACK) || done.contains(Work.FOLLOW_UP);
     }
 }

@@ -191,6 +191,23 @@ public class ImapSteps {
         });
     }
 
+    /**
+     * As nobody is known to have dealt with it.
+     *
+     * @throws Needless where its mark says that it was answered
+     */
+    public void bringBackUnanswered(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+        connected(mailbox, store -> {
+            Fetched.Place place = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                if (open.commands().isAnswered(place.uid())) {
+                    throw new Needless(StepNote.DEALT_WITH_FROM_HERE.with());
+                }
+            }
+        });
+        bringBack(mailbox, message, repeated);
+    }
+
     void connected(Mailbox mailbox, ImapConnections.Work work) throws MessagingException {
         try {
             connections.with(mailbox, work);

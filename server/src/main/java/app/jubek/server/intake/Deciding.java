@@ -5,6 +5,8 @@ import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
+import app.jubek.core.message.SentBy;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.ReplyHistory;
@@ -24,6 +26,7 @@ import io.micrometer.core.instrument.Counter;
 import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -112,7 +115,17 @@ class Deciding {
                 decided.decision().notDone(),
                 budget));
         Bounce.of(mail.message()).ifPresent(bounce -> outbox.cameBack(mailbox.id(), bounce));
+        if (mail.message().sentBy().contains(SentBy.PERSON)) {
+            mail.message().in(Role.FROM).stream()
+                    .findFirst()
+                    .ifPresent(who -> outbox.answered(
+                            mailbox.id(), Optional.of(who), mail.message().references()));
+        }
         made.increment();
+    }
+
+    void answeredFromHere(UUID mailbox, List<String> references) {
+        outbox.answered(mailbox, Optional.empty(), references);
     }
 
     /** Whether it answers something this mailbox sent, by Jubek or by a person. */

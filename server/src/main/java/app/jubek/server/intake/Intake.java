@@ -112,6 +112,11 @@ class Intake implements Arrivals {
     }
 
     @Override
+    public void answered(UUID mailbox, List<String> references) {
+        deciding.answeredFromHere(mailbox, references);
+    }
+
+    @Override
     public void setAside(UUID mailbox, Fetched fetched, Lease lease, Statement cause) {
         setAside.store(mailbox, fetched, lease, cause);
     }

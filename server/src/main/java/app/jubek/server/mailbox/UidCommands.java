@@ -2,9 +2,9 @@ package app.jubek.server.mailbox;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import jakarta.mail.Flags;
 import jakarta.mail.MessagingException;
 import java.io.ByteArrayInputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -17,7 +17,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.eclipse.angus.mail.iap.Argument;
 import org.eclipse.angus.mail.iap.CommandFailedException;
 import org.eclipse.angus.mail.iap.ProtocolException;
@@ -25,6 +24,7 @@ import org.eclipse.angus.mail.iap.Response;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.protocol.BASE64MailboxEncoder;
 import org.eclipse.angus.mail.imap.protocol.BODY;
+import org.eclipse.angus.mail.imap.protocol.FLAGS;
 import org.eclipse.angus.mail.imap.protocol.FetchResponse;
 import org.eclipse.angus.mail.imap.protocol.IMAPProtocol;
 import org.eclipse.angus.mail.imap.protocol.IMAPResponse;
@@ -40,7 +40,6 @@ import org.jspecify.annotations.Nullable;
 public final class UidCommands {
     private static final Pattern COPIED = Pattern.compile("\\[COPYUID (\\d+) \\S+ (\\d+)\\]", Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern MESSAGE_ID = Pattern.compile("<[^<>\\s]+>");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
 
     private static final int FETCH_ATTEMPTS = 4;
@@ -88,23 +87,6 @@ public final class UidCommands {
         Argument criteria = new Argument();
         criteria.writeAtom("ALL");
         return new HashSet<>(search(criteria));
-    }
-
-    /** The Message-IDs of messages above a UID; messages without one are missing. */
-    public Map<Long, String> messageIdsAbove(long uid) throws MessagingException {
-        Map<Long, String> ids = new TreeMap<>();
-        String command = "UID FETCH " + (uid + 1) + ":* (UID BODY.PEEK[HEADER.FIELDS (MESSAGE-ID)])";
-        for (FetchResponse response : fetched(command)) {
-            BODY body = response.getItem(BODY.class);
-            Optional<Long> found = uid(response).filter(u -> u > uid);
-            if (body != null && found.isPresent()) {
-                Matcher matcher = MESSAGE_ID.matcher(new String(bytes(body), StandardCharsets.ISO_8859_1));
-                if (matcher.find()) {
-                    ids.put(found.get(), matcher.group());
-                }
-            }
-        }
-        return ids;
     }
 
     public boolean exists(long uid) throws MessagingException {
@@ -184,6 +166,13 @@ public final class UidCommands {
         } catch (MessagingException closed) {
             throw new IllegalStateException(closed);
         }
+    }
+
+    public boolean isAnswered(long uid) throws MessagingException {
+        return fetched("UID FETCH " + uid + " (UID FLAGS)").stream()
+                .filter(response -> uid(response).filter(u -> u == uid).isPresent())
+                .map(response -> response.getItem(FLAGS.class))
+                .anyMatch(flags -> flags != null && flags.contains(Flags.Flag.ANSWERED));
     }
 
     public void flag(long uid, String flag, boolean on) throws MessagingException {

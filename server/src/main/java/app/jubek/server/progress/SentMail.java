@@ -4,8 +4,10 @@ import app.jubek.server.mailbox.UidCommands;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,6 +19,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 public class SentMail {
+    private static final int AT_ONCE = 200;
+
     private final SentMessageRepository sent;
     private final TransactionTemplate transaction;
 
@@ -30,22 +34,37 @@ public class SentMail {
         return !messageIds.isEmpty() && sent.hasOneOf(mailbox, messageIds);
     }
 
-    /** Reads what was sent since the last time. */
-    public void read(UUID mailbox, IMAPFolder folder) throws MessagingException {
+    /**
+     * Reads what was sent since the last time.
+     *
+     * @param answered gets the Message-IDs to which messages refer that people sent, inside the transaction that notes them
+     */
+    public void read(UUID mailbox, IMAPFolder folder, Consumer<List<String>> answered) throws MessagingException {
         if (!folder.exists()) {
             return;
         }
         folder.open(Folder.READ_ONLY);
         try {
-            note(mailbox, folder.getUIDValidity(), new UidCommands(folder));
+            note(mailbox, folder.getUIDValidity(), new UidCommands(folder), answered);
         } finally {
             folder.close(false);
         }
     }
 
-    private void note(UUID mailbox, long validity, UidCommands commands) throws MessagingException {
-        Map<Long, String> fresh = commands.messageIdsAbove(sent.lastUid(mailbox, validity));
-        transaction.executeWithoutResult(
-                status -> fresh.forEach((uid, messageId) -> sent.note(mailbox, validity, uid, messageId)));
+    private void note(UUID mailbox, long validity, UidCommands commands, Consumer<List<String>> answered)
+            throws MessagingException {
+        List<Long> fresh = commands.above(sent.lastUid(mailbox, validity));
+        for (int from = 0; from < fresh.size(); from += AT_ONCE) {
+            List<Long> some = fresh.subList(from, Math.min(from + AT_ONCE, fresh.size()));
+            Map<Long, SentHeader> headers = SentHeader.of(some, commands);
+            transaction.executeWithoutResult(status -> {
+                headers.forEach((uid, header) -> sent.note(mailbox, validity, uid, header.messageId()));
+                answered.accept(headers.values().stream()
+                        .filter(header -> !header.automatic())
+                        .flatMap(header -> header.references().stream())
+                        .distinct()
+                        .toList());
+            });
+        }
     }
 }

@@ -11,6 +11,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.statement.StatementJson;
+import app.jubek.server.clearance.LastLook;
 import app.jubek.server.figures.StepCounts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -57,6 +58,7 @@ public class Claims {
     private final StepCounts counts;
     private final AfterReply afterReply;
     private final Failing failing;
+    private final FollowUps followUps;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final Set<UUID> underWay = ConcurrentHashMap.newKeySet();
@@ -70,6 +72,7 @@ public class Claims {
             StepCounts counts,
             AfterReply afterReply,
             Failing failing,
+            FollowUps followUps,
             TransactionTemplate transaction,
             Clock clock) {
         this.transaction = transaction;
@@ -77,6 +80,7 @@ public class Claims {
         this.counts = counts;
         this.afterReply = afterReply;
         this.failing = failing;
+        this.followUps = followUps;
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.lastLook = lastLook;
@@ -170,7 +174,7 @@ public class Claims {
             if (standing.getStopped()) {
                 return new Found.LookAgain();
             }
-            Clearance.Verdict verdict = lastLook.at(step, mailbox, standing);
+            Clearance.Verdict verdict = lastLook.at(step.leaving(standing), mailbox);
             if (!(verdict instanceof Clearance.Verdict.Clear clear)) {
                 keepBack(step, verdict);
                 return new Found.LookAgain();
@@ -235,8 +239,13 @@ public class Claims {
         if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
             if (step.isPerhapsTwice()) {
                 step.settle(StepState.SENT, StepNote.PERHAPS_TWICE.with(), clock.instant());
+            } else if (step.kind() == Work.FOLLOW_UP) {
+                step.settle(StepState.SENT, StepNote.NOBODY_DEALT_WITH_IT.with(), clock.instant());
             } else {
                 step.settle(StepState.SENT, clock.instant());
+            }
+            if (step.kind() == Work.REPLY && step.releasedBy().isPresent()) {
+                followUps.end(step.messageId(), StepNote.DEALT_WITH_FROM_HERE.with());
             }
             counts.settled(step.mailboxId(), step.kind(), step.state());
         }

@@ -14,10 +14,12 @@ import org.springframework.stereotype.Component;
 class Failing {
     private final StepRepository steps;
     private final StoredAgreements agreements;
+    private final FollowUps followUps;
     private final StepCounts counts;
     private final Clock clock;
 
-    Failing(StepRepository steps, StoredAgreements agreements, StepCounts counts, Clock clock) {
+    Failing(StepRepository steps, StoredAgreements agreements, FollowUps followUps, StepCounts counts, Clock clock) {
+        this.followUps = followUps;
         this.steps = steps;
         this.agreements = agreements;
         this.counts = counts;
@@ -37,6 +39,7 @@ class Failing {
             StepEntity back = StepEntity.bringingBack(step, clock.instant());
             back.become(StepState.READY, StepNote.NOT_HANDED_ON_TO.with(step.recipient()));
             steps.save(back);
+            followUps.end(step.messageId(), StepNote.CAME_BACK_BEFORE.with());
         }
     }
 }

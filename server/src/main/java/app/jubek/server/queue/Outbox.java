@@ -1,5 +1,6 @@
 package app.jubek.server.queue;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.bounce.Bounce;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.outgoing.EditedAnswer;
@@ -38,6 +39,7 @@ public class Outbox {
     private final StepActs acts;
     private final StepEdits edits;
     private final CameBack cameBack;
+    private final FollowUps followUps;
     private final StepContent bytes;
     private final Signals signals;
     private final Clock clock;
@@ -48,11 +50,13 @@ public class Outbox {
             StepActs acts,
             StepEdits edits,
             CameBack cameBack,
+            FollowUps followUps,
             StepContent bytes,
             Signals signals,
             Clock clock) {
         this.edits = edits;
         this.cameBack = cameBack;
+        this.followUps = followUps;
         this.steps = steps;
         this.maker = maker;
         this.acts = acts;
@@ -128,6 +132,24 @@ public class Outbox {
         }
     }
 
+    /**
+     * A person answered one of these Message-IDs; to be called inside the transaction that takes note of the answer.
+     *
+     * @param who empty for an answer from this mailbox
+     */
+    @Transactional
+    public void answered(UUID mailbox, Optional<MailAddress> who, Collection<String> references) {
+        if (!references.isEmpty() && followUps.answered(mailbox, who, references)) {
+            wake(mailbox);
+        }
+    }
+
+    /** Messages that came back since an instant as nobody dealt with them, or were not for who had them. */
+    @Transactional(readOnly = true)
+    public List<StepView> broughtBack(UUID mailbox, Instant since, int limit) {
+        return views(steps.broughtBack(mailbox, since, Limit.of(limit)));
+    }
+
     @Transactional(readOnly = true)
     public Map<Long, List<StepView>> ofMessages(UUID mailbox, Collection<Long> messages) {
         return messages.isEmpty()
@@ -186,12 +208,6 @@ public class Outbox {
         return views(steps.waiting(mailbox, Limit.of(limit)));
     }
 
-    /** Messages for which a person let go, without a change, what a rule had written. */
-    @Transactional(readOnly = true)
-    public int approved(UUID mailbox, String rule, Work kind) {
-        return steps.countApproved(mailbox, rule, kind);
-    }
-
     /** Answers that were withheld since an instant while the message was filed away, and that nobody has seen to. */
     @Transactional(readOnly = true)
     public List<StepView> unseen(UUID mailbox, Instant since, int limit) {
@@ -208,7 +224,8 @@ public class Outbox {
     @Transactional(readOnly = true)
     public int needsPerson(UUID mailbox, Instant since) {
         return steps.countIn(mailbox, Set.of(StepState.HELD, StepState.FAILED, StepState.UNCERTAIN))
-                + steps.countUnseen(mailbox, since);
+                + steps.countUnseen(mailbox, since)
+                + steps.countBroughtBack(mailbox, since);
     }
 
     /** Bytes of what left for these messages are no longer needed; to be called inside a transaction. */

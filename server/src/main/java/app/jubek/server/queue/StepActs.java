@@ -4,6 +4,7 @@ import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.StepView.Act;
@@ -24,6 +25,7 @@ class StepActs {
     private final ForwardInstead forwards;
     private final AnswerAnyway answers;
     private final AfterReply afterReply;
+    private final FollowUps followUps;
     private final StoredReplyHistory history;
     private final Clock clock;
 
@@ -32,12 +34,14 @@ class StepActs {
             ForwardInstead forwards,
             AnswerAnyway answers,
             AfterReply afterReply,
+            FollowUps followUps,
             StoredReplyHistory history,
             Clock clock) {
         this.steps = steps;
         this.forwards = forwards;
         this.answers = answers;
         this.afterReply = afterReply;
+        this.followUps = followUps;
         this.history = history;
         this.clock = clock;
     }
@@ -48,7 +52,9 @@ class StepActs {
     static List<Act> of(StepEntity step, boolean unseen) {
         return switch (step.state()) {
             case HELD -> mayBeLetGo(step) ? List.of(Act.SEND_NOW, Act.DISCARD) : List.of(Act.DISCARD);
-            case READY -> step.waitsForItsTime() ? List.of(Act.SEND_NOW, Act.STOP, Act.DISCARD) : List.of();
+            case READY -> step.waitsForItsTime() ? ofWaiting(step) : List.of();
+            case SENT -> step.kind() == Work.FOLLOW_UP && !step.isAttended() ? List.of(Act.DEALT_WITH) : List.of();
+            case DISCARDED -> step.isToBeSeen() ? List.of(Act.DEALT_WITH) : List.of();
             case FAILED ->
                 step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
                         ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
@@ -57,6 +63,12 @@ class StepActs {
             case WITHHELD -> ofWithheld(step, unseen);
             default -> List.of();
         };
+    }
+
+    private static List<Act> ofWaiting(StepEntity step) {
+        return step.kind() == Work.FOLLOW_UP
+                ? List.of(Act.DEALT_WITH, Act.BRING_BACK)
+                : List.of(Act.SEND_NOW, Act.STOP, Act.DISCARD);
     }
 
     private static List<Act> ofWithheld(StepEntity step, boolean unseen) {
@@ -115,6 +127,7 @@ class StepActs {
             }
             case STOP -> step.become(StepState.HELD, Reason.STOPPED.with());
             case LEAVE -> step.attend();
+            case DEALT_WITH -> followUps.end(step, StepNote.SAID_TO_BE_DEALT_WITH.with(who));
             default -> throw new IllegalArgumentException("no such act");
         }
         if (act == Act.ANSWER_ANYWAY || act == Act.BRING_BACK) {
@@ -131,9 +144,17 @@ class StepActs {
         afterReply.notGiven(step);
     }
 
-    private void bringBack(StepEntity answer) {
-        StepEntity back = StepEntity.bringingBack(answer, clock.instant());
-        back.become(StepState.READY, StepNote.BROUGHT_BACK_BY_PERSON.with());
+    private void bringBack(StepEntity of) {
+        if (of.kind() == Work.FOLLOW_UP) {
+            followUps.end(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
+        }
+        bringBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
+    }
+
+    /** Back to the inbox, unread and flagged, for a reason. */
+    void bringBack(StepEntity of, Statement why) {
+        StepEntity back = StepEntity.bringingBack(of, clock.instant());
+        back.become(StepState.READY, why);
         steps.save(back);
     }
 }

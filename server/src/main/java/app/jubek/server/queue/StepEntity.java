@@ -3,12 +3,14 @@ package app.jubek.server.queue;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.PlannedPhrase;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.statement.StatementJson;
+import app.jubek.server.clearance.Leaving;
 import app.jubek.server.step.Work;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -249,6 +251,7 @@ class StepEntity {
     Statement statement() {
         return switch (kind) {
             case BRING_BACK -> PlannedPhrase.BROUGHT_BACK.with();
+            case FOLLOW_UP -> state == StepState.READY ? asked().statement() : PlannedPhrase.BROUGHT_BACK.with();
             case ANSWER_COPY -> PlannedPhrase.COPY_OF_REPLY_TO.with(recipient);
             default -> asked().statement();
         };
@@ -305,6 +308,26 @@ class StepEntity {
     /** A copy goes when the answer has gone. */
     Release release() {
         return kind.leaves() && kind != Work.ANSWER_COPY ? asked().release() : Release.Plain.AT_ONCE;
+    }
+
+    /** It was handed on to somebody for whom it is not, and nobody has seen to it. */
+    boolean isToBeSeen() {
+        return kind == Work.FOLLOW_UP && !attended && StepNote.NOT_FOR.id().equals(reason);
+    }
+
+    /** What is about to go out, as far as it is known here. */
+    Leaving leaving(StepRepository.Standing standing) {
+        return new Leaving(
+                ruleId,
+                kind,
+                recipient,
+                envelopeSender,
+                release(),
+                plannedAt,
+                releaseAt(),
+                approved,
+                standing.getReceived(),
+                standing.getRestored());
     }
 
     boolean isAttended() {

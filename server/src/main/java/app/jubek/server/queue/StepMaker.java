@@ -6,6 +6,7 @@ import app.jubek.core.outgoing.Composed;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.safety.ReplyHistory;
+import app.jubek.core.step.FollowUp;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.formats.rulebook.RuleBookJson;
@@ -71,6 +72,10 @@ class StepMaker {
         String detail = RuleBookJson.write(planned.step()).toString();
         StepEntity entity = new StepEntity(of.mailbox(), of.message(), work, position, detail, clock.instant())
                 .by(planned.rule().value(), planned.ruleVersion(), planned.ruleName(), planned.ordinal());
+        if (planned.step() instanceof FollowUp late) {
+            entity.release(
+                    late.due(clock.instant(), mailboxes.find(of.mailbox()).opening()));
+        }
         if (planned.sending().isEmpty()) {
             boolean toOne = planned.step() instanceof Step.HandOn handOn
                     && handOn.to().size() == 1

@@ -24,6 +24,13 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + "select 1 from StepEntity f where f.messageId = s.messageId and f.state = SENT"
             + " and f.kind in (FILE, ARCHIVE, TRASH)) ";
 
+    /** A message that comes back, or came, unless somebody deals with it. */
+    String FOLLOWED_UP = " from StepEntity s join MessageEntity m on m.id = s.messageId"
+            + " where s.kind = FOLLOW_UP and s.attended = false and s.state in (READY, SENT) ";
+
+    String CAME_BACK = " from StepEntity s where s.kind = FOLLOW_UP and s.attended = false"
+            + " and (s.state = SENT or s.state = DISCARDED and s.reason = 'NOT_FOR') ";
+
     /**
      * The id of the next step that is due; steps in a folder are done one after the other for each message. A mailbox, a
      * rule and a recipient have so many steps under way at most, and the mailbox that has fewest comes first, so that none
@@ -44,7 +51,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             and (s.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) or not exists (
               select 1 from StepEntity e where e.messageId = s.messageId and e.position < s.position
               and e.kind not in (FORWARD, REDIRECT, REPLY, ANSWER_COPY) and e.state in (READY, SENDING)
-              and e.afterReply = false
+              and e.afterReply = false and e.kind <> FOLLOW_UP
               and not (s.kind = BRING_BACK and e.kind in (FILE_ELSEWHERE, TRASH, DELETE))))
             and (s.kind not in (FILE_ELSEWHERE, TRASH, DELETE) or not exists (
               select 1 from StepEntity e where e.messageId = s.messageId
@@ -86,16 +93,6 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select s.id from StepEntity s where s.messageId in :messages")
     List<UUID> idsOfMessages(Collection<Long> messages);
 
-    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
-            + " and s.outgoingId is not null and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
-    int countLeftByRule(UUID mailbox, String rule, Instant since);
-
-    /** Messages for which a person let go what a rule had written, without a change. */
-    @Query("select count(distinct s.messageId) from StepEntity s where s.mailboxId = :mailbox and s.ruleId = :rule"
-            + " and s.kind = :kind and s.releasedBy is not null and s.edited = false"
-            + " and s.state in (READY, SENDING, SENT, UNCERTAIN)")
-    int countApproved(UUID mailbox, String rule, Work kind);
-
     /** What leaves, and waits for a person, a destination or its time; what has waited longest comes first. */
     @Query(
             "select s from StepEntity s where s.mailboxId = :mailbox and s.kind in (FORWARD, REDIRECT, REPLY, ANSWER_COPY)"
@@ -105,10 +102,6 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
 
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
     int countIn(UUID mailbox, Collection<StepState> states);
-
-    @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.outgoingId is not null"
-            + " and s.claimedAt > :since and s.state in ('SENDING', 'SENT', 'UNCERTAIN')")
-    int countLeft(UUID mailbox, Instant since);
 
     @Query("select s from StepEntity s where s.mailboxId = :mailbox"
             + " order by s.plannedAt desc, s.messageId desc, s.position desc")
@@ -136,6 +129,26 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
 
     @Query("select count(s)" + UNSEEN + "and s.mailboxId = :mailbox and s.plannedAt >= :since")
     int countUnseen(UUID mailbox, Instant since);
+
+    /** Of messages that one of these Message-IDs names, or of which something left under it, and that somebody else sent. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s" + FOLLOWED_UP
+            + "and s.mailboxId = :mailbox and (m.senders is null or array_position(m.senders, :other) = 0)"
+            + " and (m.messageId in :ids or exists (select 1 from StepEntity o"
+            + " where o.messageId = s.messageId and o.outgoingId in :ids))")
+    List<StepEntity> followedUp(UUID mailbox, Collection<String> ids, String other);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s" + FOLLOWED_UP + "and s.messageId = :message")
+    List<StepEntity> followedUp(long message);
+
+    /** What came back because nobody dealt with it, or because it was not for who had it. */
+    @Query("select s" + CAME_BACK
+            + "and s.mailboxId = :mailbox and s.settledAt >= :since order by s.settledAt desc, s.id")
+    List<StepEntity> broughtBack(UUID mailbox, Instant since, Limit limit);
+
+    @Query("select count(s)" + CAME_BACK + "and s.mailboxId = :mailbox and s.settledAt >= :since")
+    int countBroughtBack(UUID mailbox, Instant since);
 
     @Query("select s from StepEntity s where s.messageId = :message and s.ruleId = :rule and s.afterReply = true"
             + " and s.state in (READY, HELD)")

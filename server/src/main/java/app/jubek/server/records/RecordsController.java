@@ -51,6 +51,12 @@ public class RecordsController {
         return views(mailbox, outbox.unseen(mailbox, clock.instant().minus(Duration.ofDays(days)), LIMIT));
     }
 
+    /** Messages that came back as nobody dealt with them, or were not for who had them, and that nobody has seen to. */
+    @GetMapping("/api/mailboxes/{mailbox}/records/brought-back")
+    List<RecordView> broughtBack(@Allowed UUID mailbox, @RequestParam(defaultValue = "180") int days) {
+        return views(mailbox, outbox.broughtBack(mailbox, clock.instant().minus(Duration.ofDays(days)), LIMIT));
+    }
+
     private List<RecordView> views(UUID mailbox, List<StepView> steps) {
         Map<Long, MessageLine> lines = messages.lines(
                 mailbox, steps.stream().map(StepView::message).distinct().toList());

@@ -3,6 +3,7 @@ package app.jubek.server.records;
 import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
+import app.jubek.server.clearance.SentSoFar;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.platform.Refused;
@@ -28,8 +29,10 @@ class WaitingController {
 
     private final Outbox outbox;
     private final Messages messages;
+    private final SentSoFar sent;
 
-    WaitingController(Outbox outbox, Messages messages) {
+    WaitingController(Outbox outbox, Messages messages, SentSoFar sent) {
+        this.sent = sent;
         this.outbox = outbox;
         this.messages = messages;
     }
@@ -55,7 +58,7 @@ class WaitingController {
                         lines.get(step.message()),
                         approved.computeIfAbsent(
                                 new OfRule(step.rule(), step.kind()),
-                                of -> outbox.approved(mailbox, of.rule(), of.kind()))))
+                                of -> sent.approved(mailbox, of.rule(), of.kind()))))
                 .toList();
     }
 

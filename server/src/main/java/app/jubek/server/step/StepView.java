@@ -54,6 +54,7 @@ public record StepView(
         FORWARD_INSTEAD,
         ANSWER_ANYWAY,
         BRING_BACK,
+        DEALT_WITH,
         LEAVE,
         DISCARD
     }

@@ -22,7 +22,8 @@ public enum Work {
     ARCHIVE,
     TRASH,
     DELETE,
-    BRING_BACK;
+    BRING_BACK,
+    FOLLOW_UP;
 
     /** What carries out a planned step. */
     public static Work of(PlannedStep planned) {

@@ -16,6 +16,9 @@ public interface Arrivals {
      */
     void receive(UUID mailbox, Fetched message, Lease lease);
 
+    /** A person sent an answer from the mailbox; these Message-IDs stand in it. */
+    void answered(UUID mailbox, List<String> references);
+
     /** A new message that can't be taken in: set aside, shown, and the cursor moved past it. */
     void setAside(UUID mailbox, Fetched message, Lease lease, Statement cause);
 

@@ -112,7 +112,11 @@ final class Watcher implements Runnable {
                 }
                 Optional<IMAPFolder> sent = beside.withNews(SpecialUse.SENT);
                 if (sent.isPresent()) {
-                    parts.sent().read(mailbox.id(), sent.get());
+                    parts.sent()
+                            .read(
+                                    mailbox.id(),
+                                    sent.get(),
+                                    answered -> parts.arrivals().answered(mailbox.id(), answered));
                 }
                 if (!takeIn(folder, lease.get())) {
                     return;

@@ -2,26 +2,32 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
+import type { Happening } from '../../../ui/glyphs';
 import { ACTS, type Act } from '../../records';
 import { NeedRow } from './NeedRow';
 
 const SHOWN = 2;
 
 interface Props {
-  /** Of one rule, the newest first. */
+  /** The newest first. */
   records: Schemas['RecordView'][];
+  of: Happening;
+  /** What has become of each. */
+  words: string;
+  /** Where all of them are listed. */
+  list: string;
   busy: boolean;
   onAct: (step: string, act: Act) => void;
 }
 
-/** Messages that a rule filed away without its answer: the newest with what can be done, the others in Records. */
-export function Unanswered({ records, busy, onAct }: Props) {
+/** Messages of one rule that somebody is to see to: the newest with what can be done, the others in Records. */
+export function OfOneRule({ records, of, words, list, busy, onAct }: Props) {
   return (
     <>
       {records.slice(0, SHOWN).map(({ step, message }) => (
         <NeedRow
           key={step.id}
-          of="REPLY"
+          of={of}
           title={
             <Link className="hover:underline" to={`/incoming/${message.id}`}>
               <bdi>{message.subject || '(no subject)'}</bdi>
@@ -39,16 +45,15 @@ export function Unanswered({ records, busy, onAct }: Props) {
             </Button>
           ))}
         >
-          <b className="text-clay">Not answered, and out of the inbox</b> · <bdi>{message.sender}</bdi> · rule{' '}
-          {step.ruleName}
+          <b className="text-clay">{words}</b> · <bdi>{message.sender}</bdi> · rule {step.ruleName}
           {step.because && <span className="block">{step.because.words}</span>}
         </NeedRow>
       ))}
       {records.length > SHOWN && (
         <li className="border-b border-line bg-sheet px-3 py-2 pl-[42px] text-sm last:rounded-b-md last:border-b-0">
-          <Link className="font-semibold text-moss hover:underline" to="/records?view=unanswered">
-            {counted(records.length - SHOWN, 'more message')} of {records[0]?.step.ruleName} not answered, and
-            out of the inbox
+          <Link className="font-semibold text-moss hover:underline" to={list}>
+            {counted(records.length - SHOWN, 'more message')} of {records[0]?.step.ruleName}{' '}
+            {words.toLowerCase()}
           </Link>
         </li>
       )}

@@ -1,0 +1,63 @@
+package app.jubek.server.clearance;
+
+import app.jubek.core.people.Agreements;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.safety.Clearance;
+import app.jubek.core.step.Release;
+import app.jubek.server.agreement.StoredAgreements;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.rulebook.RuleBooks;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.stereotype.Component;
+
+/** Whether something may leave, as the world is at this moment; to be asked under the mailbox's lock. */
+@Component
+public class LastLook {
+    private static final Duration HOUR = Duration.ofHours(1);
+
+    private final SentSoFar sent;
+    private final RuleBooks books;
+    private final StoredAgreements agreements;
+    private final Clock clock;
+
+    LastLook(SentSoFar sent, RuleBooks books, StoredAgreements agreements, Clock clock) {
+        this.sent = sent;
+        this.books = books;
+        this.agreements = agreements;
+        this.clock = clock;
+    }
+
+    public Clearance.Verdict at(Leaving leaving, Mailbox mailbox) {
+        return Clearance.look(leaving.outgoing(), now(leaving, mailbox));
+    }
+
+    private Clearance.Now now(Leaving leaving, Mailbox mailbox) {
+        boolean ruleOn = books.current(mailbox.id())
+                .book()
+                .find(new RuleId(leaving.rule()))
+                .filter(rule -> rule.on())
+                .isPresent();
+        Instant now = clock.instant();
+        Instant since = now.minus(HOUR);
+        return new Clearance.Now(
+                mailbox.own(),
+                leaving.kind().handsOn() ? agreements.of(mailbox, leaving.recipient()) : Agreements.none(),
+                ruleOn,
+                !leaving.approved() && awaits(leaving, mailbox),
+                leaving.approved(),
+                leaving.restored(),
+                Clearance.isOverLate(leaving.releaseAt().orElse(leaving.received()), now),
+                new Clearance.Flow(sent.ofMailbox(mailbox.id(), since), mailbox.hourlyLimit()),
+                new Clearance.Flow(sent.ofRule(mailbox.id(), leaving.rule(), since), mailbox.ruleLimit()));
+    }
+
+    private boolean awaits(Leaving leaving, Mailbox mailbox) {
+        Release release = leaving.release();
+        int approved = release == Release.Plain.FIRST_ON_APPROVAL
+                ? sent.approved(mailbox.id(), leaving.rule(), leaving.kind())
+                : 0;
+        return release.due(leaving.planned(), mailbox.opening(), approved).isEmpty();
+    }
+}

@@ -1,0 +1,49 @@
+package app.jubek.server.queue;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.plan.StepNote;
+import app.jubek.core.step.StepState;
+import app.jubek.core.wording.Statement;
+import java.time.Clock;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Messages that come back unless somebody deals with them. */
+@Component
+class FollowUps {
+    private final StepRepository steps;
+    private final Clock clock;
+
+    FollowUps(StepRepository steps, Clock clock) {
+        this.steps = steps;
+        this.clock = clock;
+    }
+
+    /** Somebody other than its sender answered a message, or what was handed on of it; nobody where it was from here. */
+    boolean answered(UUID mailbox, Optional<MailAddress> who, Collection<String> references) {
+        return end(
+                steps.followedUp(mailbox, references, who.map(MailAddress::key).orElse("")),
+                who.map(one -> StepNote.DEALT_WITH_BY.with(one.address()))
+                        .orElseGet(StepNote.DEALT_WITH_FROM_HERE::with));
+    }
+
+    /** It is known of one message what became of it. */
+    boolean end(long message, Statement why) {
+        return end(steps.followedUp(message), why);
+    }
+
+    void end(StepEntity step, Statement why) {
+        if (step.state() == StepState.READY) {
+            step.settle(StepState.DISCARDED, why, clock.instant());
+        }
+        step.attend();
+    }
+
+    private boolean end(List<StepEntity> found, Statement why) {
+        found.forEach(step -> end(step, why));
+        return !found.isEmpty();
+    }
+}
