@@ -8,6 +8,7 @@ export const keys = {
   account: key('account'),
   addressBook: key('address book'),
   agreement: key('agreement'),
+  handedOn: key('handed on'),
   aliasTests: key('alias tests'),
   answerable: key('answerable'),
   answers: key('answers'),

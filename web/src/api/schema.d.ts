@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handed-on/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handedOn"];
+        put?: never;
+        post: operations["sayOfHandedOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}": {
         parameters: {
             query?: never;
@@ -1646,6 +1662,21 @@ export interface components {
             usedBy: string[];
             written: components["schemas"]["GroupText"];
         };
+        HandedOnAnswer: {
+            /** @enum {string} */
+            said: "DEALT_WITH" | "NOT_FOR_ME" | "STOP";
+        };
+        HandedOnView: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            followUp: "NOT_ASKED" | "OPEN" | "DEALT_WITH" | "BACK";
+            from: string;
+            fromAddress: string;
+            mayStop: boolean;
+            recipient: string;
+            stopAsked: boolean;
+        };
         HistoryView: {
             versions: components["schemas"]["VersionView"][];
         };
@@ -2576,6 +2607,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["AgreementView"];
+                };
+            };
+        };
+    };
+    handedOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandedOnView"];
+                };
+            };
+        };
+    };
+    sayOfHandedOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandedOnAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HandedOnView"];
                 };
             };
         };

@@ -4,6 +4,7 @@ import { Problem, problemText } from '../api/problem';
 import { AddressBook } from '../features/addressbook';
 import { AgreementPage } from '../features/destinations';
 import { Desk } from '../features/desk';
+import { HandedOnPage } from '../features/handedon';
 import { Incoming } from '../features/incoming';
 import { CurrentMailbox, useChosen } from '../features/mailbox';
 import { Notices } from '../features/notices';
@@ -43,6 +44,7 @@ export function App() {
       <BrowserRouter>
         <Routes>
           <Route path="/agree/:token" element={<AgreementPage />} />
+          <Route path="/handed-on/:token" element={<HandedOnPage />} />
           <Route path="*" element={<Door />} />
         </Routes>
       </BrowserRouter>

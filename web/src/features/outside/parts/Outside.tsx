@@ -154,8 +154,13 @@ function RawSheet({ at, onClose }: { at: LetterAt | undefined; onClose: () => vo
   );
 }
 
+/** What Jubek serves without signing in. */
+const PAGES = ['/agree/', '/handed-on/'];
+
 /** Links to Jubek's own pages. */
 function ownLinks(text: string): string[] {
-  const found = text.split(/\s/).filter((word) => word.startsWith(`${window.location.origin}/agree/`));
+  const found = text
+    .split(/\s/)
+    .filter((word) => PAGES.some((page) => word.startsWith(`${window.location.origin}${page}`)));
   return [...new Set(found)];
 }

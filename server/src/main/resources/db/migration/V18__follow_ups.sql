@@ -1,2 +1,5 @@
 -- Messages that come back unless somebody deals with them are looked for by each answer that comes in.
 create index step_follow_up on step (mailbox_id) where kind = 'FOLLOW_UP' and not attended;
+
+-- Whoever has a message that was handed on asked for its mail to stop; the address is to confirm it.
+alter table agreement add column stop_asked boolean not null default false;

@@ -147,7 +147,8 @@ public final class EveryKindOfRule {
     }
 
     public static void composed(Decided decided, byte[] mail) {
-        Composer composer = new Composer(Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), id -> new byte[0]);
+        Composer composer = new Composer(
+                Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), id -> new byte[0], Optional.empty());
         Composer.Original original = new Composer.Original(decided.message(), ByteSource.of(mail), "digest");
         for (PlannedStep step : decided.decision().planned()) {
             if (step.sending().isPresent()) {

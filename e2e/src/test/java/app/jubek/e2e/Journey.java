@@ -216,10 +216,15 @@ abstract class Journey {
         return page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Mail of " + address));
     }
 
-    /** What somebody outside sees who opens the link in the request for agreement that they got. */
+    /** What somebody sees who opens the link in the request for agreement that they got. */
     Page pageOfRequest(String address) {
+        return pageFrom(address, "May we? Mail from");
+    }
+
+    /** What somebody sees who opens the link to a page in a message that they got. */
+    Page pageFrom(String address, String subject) {
         goTo("Outside");
-        mailOf(address).getByText("May we? Mail from").click();
+        mailOf(address).getByText(subject).click();
         String link = page.getByText("Open the page that it links to").getAttribute("href");
         button("Close").click();
         return anotherTab(link.substring(Demo.ADDRESS.length()));

@@ -190,7 +190,8 @@ class CarryingOutTest extends ServerTest {
                 + "In-Reply-To: " + World.WRITTEN_BY_ILSE + "\r\n\r\nFine.\r\n";
         await(
                 "what was sent is known",
-                () -> jdbc.sql("select count(*) from sent_message")
+                () -> jdbc.sql("select count(*) from sent_message where message_id = ?")
+                                .param(World.WRITTEN_BY_ILSE)
                                 .query(Integer.class)
                                 .single()
                         == 1);

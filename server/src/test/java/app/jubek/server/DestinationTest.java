@@ -22,6 +22,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** A destination outside is asked, and gets nothing before it agrees, nor after it stops. */
 class DestinationTest extends ServerTest {
     private static final Pattern PAGE = Pattern.compile("https://jubek\\.ostrel-gardens\\.example/agree/([\\w-]+)");
+    private static final Pattern FOOT =
+            Pattern.compile("https://jubek\\.ostrel-gardens\\.example/handed-on/([0-9a-f]+)");
     private static final Pattern CODE = Pattern.compile("code to agree: ([A-Z0-9-]+)");
 
     @Autowired
@@ -114,6 +116,30 @@ class DestinationTest extends ServerTest {
 
         assertThat(answer(token, true).statusCode()).as("having thought again").isEqualTo(200);
         await("it left, too", () -> mail(mara, "INBOX").stream().anyMatch(m -> m.contains("Fwd: quince two")));
+    }
+
+    /** Forwards are quoted and passed on: whoever opens the page can't stop the mail of somebody else. */
+    @Test
+    void theFootOfAForwardLeadsToAStopThatTheAddressItselfConfirms() {
+        String vera = address("vera");
+        forward("foot", "hawthorn", vera);
+        answer(in(PAGE, asked(vera)), true);
+        write("anna@school.example", World.VISITS, "hawthorn", "x");
+        await("it left", () -> mail(vera, "INBOX").size() == 2);
+        String page =
+                in(FOOT, inFolder(vera, "INBOX", all -> all[1].getContent().toString()));
+        Browser anybody = new Browser(port);
+        assertThat(anybody.get("/api/handed-on/" + page).get("mayStop").asBoolean())
+                .isTrue();
+        for (int i = 0; i < 3; i++) {
+            anybody.send("POST", "/api/handed-on/" + page, "{\"said\":\"STOP\"}", "application/json");
+        }
+        await("the address is asked", () -> mail(vera, "INBOX").size() == 3);
+        assertThat(destination(vera).state()).isEqualTo(Agreement.CONFIRMED);
+        assertThat(answer(token(vera, 2), false).statusCode()).isEqualTo(200);
+        assertThat(destination(vera).state()).isEqualTo(Agreement.DECLINED);
+        assertThat(anybody.get("/api/handed-on/" + page).get("mayStop").asBoolean())
+                .isFalse();
     }
 
     @Test

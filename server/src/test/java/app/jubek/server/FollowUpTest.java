@@ -16,6 +16,7 @@ import jakarta.mail.Flags;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** What was handed on and filed comes back into sight, unless somebody dealt with it. */
@@ -120,7 +121,7 @@ class FollowUpTest extends ServerTest {
         mail("anna@blomskola.example", "References: <zelkova@blomskola.example>\r\n", "<2@blomskola.example>", "Well?");
         settled();
         assertThat(step("answered", Work.FOLLOW_UP).state()).isEqualTo(READY);
-        mail(GUIDES, "References: <a@b.example> " + forward + "\r\n", "<done@x.example>", "Re: zelkova");
+        mail(GUIDES, "References: <a@b.example> " + forward + "\r\n", "<done@x.example>", "Re: them");
         ends("answered", DISCARDED, StepNote.DEALT_WITH_BY.with(GUIDES));
         assertThat(onTheDesk("answered")).isEmpty();
         assertThat(isBack("zelkova")).isFalse();
@@ -131,6 +132,52 @@ class FollowUpTest extends ServerTest {
         handedOn("from-here", "zephyranthes");
         lay("Sent", "Re: zephyranthes", "In-Reply-To:\r\n <zephyranthes@blomskola.example>\r\n");
         ends("from-here", DISCARDED, StepNote.DEALT_WITH_FROM_HERE.with());
+    }
+
+    /** Whoever has the forward says so on its page; looking at it says nothing. */
+    @Test
+    void whatIsNotForWhoGotItComesBackAtOnceAndStandsOnTheDesk() {
+        handedOn("not-mine", "zebrina");
+        String page = page("zebrina");
+        Browser anybody = new Browser(port);
+        assertThat(anybody.get(page).get("followUp").asString()).isEqualTo("OPEN");
+        say(anybody, page, "NOT_FOR_ME");
+        await("it is back", () -> isBack("zebrina"));
+        StepView told = onTheDesk("not-mine").get(0);
+        assertThat(told.because()).contains(StepNote.NOT_FOR.with(GUIDES));
+        assertThat(told.acts()).containsExactly(Act.DEALT_WITH);
+        assertThat(anybody.get(page).get("followUp").asString()).isEqualTo("BACK");
+    }
+
+    @Test
+    void whoeverGotItSaysThatItIsDealtWith() {
+        handedOn("done", "zephyr");
+        String page = page("zephyr");
+        say(new Browser(port), page, "DEALT_WITH");
+        ends("done", DISCARDED, StepNote.SAID_TO_BE_DEALT_WITH.with(GUIDES));
+        assertThat(new Browser(port).get(page).get("followUp").asString()).isEqualTo("DEALT_WITH");
+        assertThat(new Browser(port)
+                        .send("GET", page.replaceFirst(".$", "g"), "", "application/json")
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    private static void say(Browser who, String page, String what) {
+        who.get(page);
+        assertThat(who.send("POST", page, "{\"said\":\"" + what + "\"}", "application/json")
+                        .statusCode())
+                .isEqualTo(200);
+    }
+
+    /** Of the forward with a word in its subject. */
+    private static String page(String word) {
+        return mail(GUIDES, "INBOX").stream()
+                .filter(mail -> mail.contains("Subject: Fwd: " + word))
+                .flatMap(mail ->
+                        Pattern.compile("/handed-on/[0-9a-f]{64}").matcher(mail).results())
+                .map(found -> "/api" + found.group())
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

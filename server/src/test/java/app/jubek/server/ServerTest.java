@@ -229,6 +229,4 @@ abstract class ServerTest extends ServerContext {
                 .filter(s -> s.rule().equals(rule))
                 .toList();
     }
-
-    /** A folder that changes under one's hands is looked at again. */
 }

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param page where to agree, to decline and to stop; empty where there is no such page
  * @param code by which somebody without the page agrees
  * @param until it can be agreed to
- * @param again an agreement that was given before ends soon
+ * @param why what it is about
  */
 public record AgreementRequest(
         MailAddress from,
@@ -28,7 +28,23 @@ public record AgreementRequest(
         Optional<String> page,
         String code,
         ZonedDateTime until,
-        boolean again) {
+        Why why) {
+    /** What it is about. */
+    public enum Why {
+        /** Nothing was agreed to yet. */
+        FIRST("May we? Mail from "),
+        /** An agreement that was given before ends soon. */
+        AGAIN("Still all right? Mail from "),
+        /** Whoever has one of the messages wants no more of them. */
+        STOP("Stop it? Mail from ");
+
+        private final String subject;
+
+        Why(String subject) {
+            this.subject = subject;
+        }
+    }
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM uuuu", Locale.UK);
 
     /**
@@ -57,7 +73,7 @@ public record AgreementRequest(
         out.writeBytes(new HeaderBlock()
                 .with("From", from)
                 .with("To", to)
-                .withText("Subject", (again ? "Still all right? " : "May we? ") + "Mail from " + us() + " to you")
+                .withText("Subject", why.subject + us() + " to you")
                 .raw("Date", stamp.date())
                 .raw("Message-ID", messageId)
                 .raw("Auto-Submitted", "auto-generated")
@@ -73,16 +89,32 @@ public record AgreementRequest(
 
     private String text() {
         StringBuilder text = new StringBuilder("Hello,\n\n");
+        if (why == Why.STOP) {
+            toStop(text);
+            return text.toString();
+        }
         text.append(by).append(" would like to hand on some of the mail that comes in at\n");
         text.append(whole(from)).append(" to you, at ").append(to.address()).append(".\n\n");
         text.append("What would come:\n\n");
         mail.forEach(each -> text.append(each.line()));
-        text.append(again ? "\nYou agreed to it, and that ends soon.\n" : "\nNothing comes before you agree.\n");
+        text.append(
+                why == Why.AGAIN ? "\nYou agreed to it, and that ends soon.\n" : "\nNothing comes before you agree.\n");
         page.ifPresentOrElse(address -> onPage(text, address), () -> byCode(text));
         text.append("\nIf you do nothing, ");
-        text.append(again ? "it ends by itself.\n" : "nothing comes. We remind you once.\n");
+        text.append(why == Why.AGAIN ? "it ends by itself.\n" : "nothing comes. We remind you once.\n");
         text.append("An agreement ends after 12 months; before it does, we ask again.\n");
         return text.toString();
+    }
+
+    /** Messages are quoted and passed on, so whoever opened the page need not be the one who agreed. */
+    private void toStop(StringBuilder text) {
+        text.append("somebody who has a message that ").append(whole(from)).append('\n');
+        text.append("handed on to ").append(to.address()).append(" asked to stop such mail. What comes now:\n\n");
+        mail.forEach(each -> text.append(each.line()));
+        page.ifPresent(address -> text.append("\nTo stop it, open this page and press a button there:\n\n  ")
+                .append(address)
+                .append('\n'));
+        text.append("\nIf you do nothing, it goes on as before.\n");
     }
 
     private void onPage(StringBuilder text, String address) {

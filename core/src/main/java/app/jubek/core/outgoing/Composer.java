@@ -10,9 +10,11 @@ import app.jubek.core.plan.Sending;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.StepKind;
 import app.jubek.core.template.Letter;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 
 /** Makes the bytes of every outgoing step. The same input gives the same bytes. */
@@ -21,15 +23,36 @@ public final class Composer {
     private final HopMark hops;
     private final ZoneId zone;
     private final DocumentContents documents;
+    private final Optional<ForwardPage> page;
+    private final boolean followedUp;
 
     /**
      * @param zone of the Date field
+     * @param page of forwards; empty where nobody outside can open one
      */
-    public Composer(OwnSide own, HopMark hops, ZoneId zone, DocumentContents documents) {
+    public Composer(OwnSide own, HopMark hops, ZoneId zone, DocumentContents documents, Optional<ForwardPage> page) {
+        this(own, hops, zone, documents, page, false);
+    }
+
+    private Composer(
+            OwnSide own,
+            HopMark hops,
+            ZoneId zone,
+            DocumentContents documents,
+            Optional<ForwardPage> page,
+            boolean followedUp) {
         this.own = own;
         this.hops = hops;
         this.zone = zone;
         this.documents = documents;
+        this.page = page;
+        this.followedUp = followedUp;
+    }
+
+    /** The same, for a message that comes back unless somebody deals with it, where that is planned. */
+    public Composer of(List<PlannedStep> planned) {
+        boolean asked = planned.stream().anyMatch(step -> step.step().kind() == StepKind.FOLLOW_UP);
+        return new Composer(own, hops, zone, documents, page, asked);
     }
 
     /**
@@ -50,8 +73,9 @@ public final class Composer {
         Stamp stamp = new Stamp(sending.from(), sending.to(), id, now.atZone(zone));
         if (planned.step() instanceof Step.Forward forward) {
             String mark = hops.next(original.message(), own.identity());
-            byte[] bytes =
-                    new ForwardedMessage(original, forward.options(), sending.letter(), mark).bytes(stamp, documents);
+            FootLine foot = new FootLine(page.map(at -> at.of(hops, id)), followedUp, !own.isInside(sending.to()));
+            byte[] bytes = new ForwardedMessage(original, forward.options(), sending.letter(), mark, foot)
+                    .bytes(stamp, documents);
             return new Composed(new Outgoing.HandedOn(sending.to(), Optional.of(own.identity())), id, bytes);
         }
         return planned.step() instanceof Step.Redirect

@@ -20,8 +20,10 @@ final class ForwardedMessage {
     private final ForwardOptions options;
     private final Letter note;
     private final String hopMark;
+    private final FootLine foot;
 
-    ForwardedMessage(Composer.Original original, ForwardOptions options, Letter note, String hopMark) {
+    ForwardedMessage(Composer.Original original, ForwardOptions options, Letter note, String hopMark, FootLine foot) {
+        this.foot = foot;
         this.original = original;
         this.options = options;
         this.note = note;
@@ -35,10 +37,12 @@ final class ForwardedMessage {
         List<MimePart> all = new ArrayList<>();
         if (inline) {
             InlineOriginal below = new InlineOriginal(message);
-            all.add(parts.words(below.text(note.text()), below.html(note.html(), note.text())));
+            String html = below.html(note.html(), note.text());
+            all.add(parts.words(below.text(note.text()) + foot.text(), html.isEmpty() ? "" : html + foot.html()));
             AttachedParts.of(original.bytes().all()).forEach(part -> all.add(new MimePart(part)));
         } else {
-            all.add(parts.words());
+            String html = note.html().isEmpty() ? "" : note.html() + foot.html();
+            all.add(parts.words(note.text() + foot.text(), html));
             all.add(MimePart.message(original.bytes().all()));
         }
         all.addAll(parts.documents());

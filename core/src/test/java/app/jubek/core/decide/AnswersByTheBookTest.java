@@ -30,6 +30,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -142,8 +143,8 @@ class AnswersByTheBookTest {
                 .getBytes(StandardCharsets.UTF_8);
         ReadMessage message = Mails.read(raw);
         PlannedStep planned = decide(message).planned().get(0);
-        Composer composer =
-                new Composer(Mails.VISITS, Mails.HOPS, Mails.context().context().zone(), DocumentContents.none());
+        Composer composer = new Composer(
+                Mails.VISITS, Mails.HOPS, Mails.context().context().zone(), DocumentContents.none(), Optional.empty());
         byte[] bytes = composer.compose(
                         planned,
                         new Composer.Original(message, ByteSource.of(raw), TraceFields.digestBelow(ByteSource.of(raw))),

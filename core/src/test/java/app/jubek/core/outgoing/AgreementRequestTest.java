@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 class AgreementRequestTest {
     private static final ZonedDateTime NOW = ZonedDateTime.parse("2026-11-26T09:00:00+01:00");
 
-    private static MimeMessage sent(Optional<String> page, boolean again) throws MessagingException {
+    private static MimeMessage sent(Optional<String> page, AgreementRequest.Why why) throws MessagingException {
         AgreementRequest request = new AgreementRequest(
                 MailAddress.of("visits@ostrel-gardens.example").named("Visits desk"),
                 MailAddress.of("mara@postbox.example"),
@@ -27,7 +27,7 @@ class AgreementRequestTest {
                 page,
                 "ABCD-EFGH",
                 NOW.plusDays(7),
-                again);
+                why);
         byte[] bytes = request.bytes("<agreement-1@ostrel-gardens.example>", NOW);
         return new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(bytes));
     }
@@ -39,7 +39,7 @@ class AgreementRequestTest {
     /** RFC 3834 §5: so that no other machine answers it. */
     @Test
     void itIsMarkedAsMadeByAMachineAndComesFromTheMailbox() throws MessagingException {
-        MimeMessage sent = sent(Optional.empty(), false);
+        MimeMessage sent = sent(Optional.empty(), AgreementRequest.Why.FIRST);
         assertThat(sent.getHeader("Auto-Submitted")).containsExactly("auto-generated");
         assertThat(sent.getFrom()[0].toString()).contains("visits@ostrel-gardens.example");
         assertThat(sent.getMessageID()).isEqualTo("<agreement-1@ostrel-gardens.example>");
@@ -47,7 +47,7 @@ class AgreementRequestTest {
 
     @Test
     void withAPageItLinksThereAndTheCodeIsTheSecondWay() throws MessagingException, IOException {
-        assertThat(text(sent(Optional.of("https://jubek.example/agree/secret"), false)))
+        assertThat(text(sent(Optional.of("https://jubek.example/agree/secret"), AgreementRequest.Why.FIRST)))
                 .contains("https://jubek.example/agree/secret")
                 .contains("until Thursday, 3 December 2026")
                 .contains("If the page does not open, tell Ilse Varga this code to agree: ABCD-EFGH");
@@ -55,7 +55,7 @@ class AgreementRequestTest {
 
     @Test
     void withoutAPageTheCodeAgrees() throws MessagingException, IOException {
-        assertThat(text(sent(Optional.empty(), false)))
+        assertThat(text(sent(Optional.empty(), AgreementRequest.Why.FIRST)))
                 .contains("To agree, tell Ilse Varga this code: ABCD-EFGH")
                 .contains("Nothing comes before you agree.")
                 .doesNotContain("http");
@@ -63,7 +63,17 @@ class AgreementRequestTest {
 
     @Test
     void whoAgreedBeforeIsToldThatItEndsSoon() throws MessagingException, IOException {
-        assertThat(text(sent(Optional.empty(), true)))
+        assertThat(text(sent(Optional.empty(), AgreementRequest.Why.AGAIN)))
                 .contains("You agreed to it, and that ends soon.", "it ends by itself");
+    }
+
+    /** Whoever opened the page need not be the one who agreed. */
+    @Test
+    void aStopIsConfirmedByTheAddressItself() throws MessagingException, IOException {
+        MimeMessage sent = sent(Optional.of("https://x.example/agree/t"), AgreementRequest.Why.STOP);
+        assertThat(sent.getSubject()).isEqualTo("Stop it? Mail from Visits desk to you");
+        assertThat(text(sent))
+                .contains("asked to stop such mail", "https://x.example/agree/t", "it goes on as before")
+                .doesNotContain("ABCD-EFGH");
     }
 }

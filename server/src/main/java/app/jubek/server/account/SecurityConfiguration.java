@@ -58,6 +58,7 @@ class SecurityConfiguration {
                                 "/api/openapi/**",
                                 "/api/session",
                                 "/api/agreement/**",
+                                "/api/handed-on/**",
                                 "/actuator/health/**",
                                 "/livez",
                                 "/readyz")

@@ -1,6 +1,7 @@
 package app.jubek.server.agreement;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.outgoing.AgreementRequest;
 import app.jubek.core.people.Agreement;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -32,6 +33,7 @@ class AgreementEntity {
     private @Nullable Instant requestDueAt;
     private int requests;
     private int wrongCodes;
+    private boolean stopAsked;
 
     protected AgreementEntity() {}
 
@@ -85,6 +87,7 @@ class AgreementEntity {
 
     void become(Agreement next, Instant at, Optional<Instant> ends) {
         state = next;
+        stopAsked = false;
         stateSince = at;
         endsAt = ends.orElse(null);
     }
@@ -92,6 +95,34 @@ class AgreementEntity {
     /** Empty for no further request. */
     void askNext(Optional<Instant> when) {
         requestDueAt = when.orElse(null);
+    }
+
+    /** Whoever has a message that was handed on wants it stopped; the address itself is to confirm it. */
+    void askToStop(Instant now) {
+        stopAsked = true;
+        requestDueAt = now;
+    }
+
+    boolean isStopAsked() {
+        return stopAsked;
+    }
+
+    /** What a request that is due is about; empty where there is nothing to ask. */
+    Optional<AgreementRequest.Why> requestWhy() {
+        if (stopAsked && state.isGiven()) {
+            return Optional.of(AgreementRequest.Why.STOP);
+        }
+        return switch (state) {
+            case ASKED -> Optional.of(AgreementRequest.Why.FIRST);
+            case CONFIRMED -> Optional.of(AgreementRequest.Why.AGAIN);
+            default -> Optional.empty();
+        };
+    }
+
+    /** When it is asked again, before it ends. */
+    Optional<Instant> renewedAt() {
+        return endsAt().filter(end -> state == Agreement.CONFIRMED)
+                .map(end -> end.minus(Agreement.REQUEST_LASTS.multipliedBy(2)));
     }
 
     /** From now on requests count anew. */
@@ -104,5 +135,6 @@ class AgreementEntity {
     void asked() {
         requests = requests + 1;
         wrongCodes = 0;
+        stopAsked = false;
     }
 }

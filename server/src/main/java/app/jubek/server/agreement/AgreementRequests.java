@@ -1,5 +1,6 @@
 package app.jubek.server.agreement;
 
+import app.jubek.core.outgoing.AgreementRequest;
 import app.jubek.core.people.Agreement;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
@@ -60,7 +61,6 @@ public class AgreementRequests {
     /**
      * A request to be sent now. It counts as sent from here on, so that it can't be sent twice.
      *
-     * @param again what was agreed to ends soon
      */
     public record ToSend(
             UUID id,
@@ -69,7 +69,7 @@ public class AgreementRequests {
             String token,
             String code,
             Instant until,
-            boolean again) {}
+            AgreementRequest.Why why) {}
 
     /** The next one that is due. One that reaches a limit waits. */
     @Transactional
@@ -87,8 +87,8 @@ public class AgreementRequests {
     }
 
     private Optional<ToSend> begun(AgreementEntity agreement, Instant now) {
-        boolean again = agreement.state() == Agreement.CONFIRMED;
-        if (agreement.state() != Agreement.ASKED && !again) {
+        Optional<AgreementRequest.Why> why = agreement.requestWhy();
+        if (why.isEmpty()) {
             agreement.askNext(Optional.empty());
             return Optional.empty();
         }
@@ -100,9 +100,8 @@ public class AgreementRequests {
             agreement.askNext(Optional.of(now.plus(LIMITED_FOR)));
             return Optional.empty();
         }
-        boolean remind = agreement.requests() == 0 && !again;
+        agreement.askNext(next(agreement, why.get(), now));
         agreement.asked();
-        agreement.askNext(remind ? Optional.of(now.plus(REMIND_AFTER)) : Optional.empty());
         String token = tokens.generateKey();
         String code = code();
         AgreementRequestEntity sent =
@@ -115,7 +114,15 @@ public class AgreementRequests {
                 token,
                 code,
                 sent.until(),
-                again));
+                why.get()));
+    }
+
+    private static Optional<Instant> next(AgreementEntity agreement, AgreementRequest.Why why, Instant now) {
+        return switch (why) {
+            case FIRST -> Optional.of(now.plus(REMIND_AFTER)).filter(when -> agreement.requests() == 0);
+            case AGAIN -> Optional.empty();
+            case STOP -> agreement.renewedAt().filter(now::isBefore);
+        };
     }
 
     private Clearance.Requests before(AgreementEntity agreement, Instant now) {

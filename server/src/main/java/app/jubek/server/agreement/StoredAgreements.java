@@ -68,6 +68,7 @@ public class StoredAgreements {
             Optional<Statement> fault,
             Optional<Instant> nextRequest,
             int failures,
+            boolean stopAsked,
             List<Change> changes) {}
 
     /** For decisions. What has ended counts as lapsed at once. */
@@ -101,6 +102,23 @@ public class StoredAgreements {
     public Destination find(UUID mailbox, UUID id) {
         return shown(List.of(agreements.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound)))
                 .get(0);
+    }
+
+    /** What an address outside has said, where it was ever asked. */
+    @Transactional(readOnly = true)
+    public Optional<Destination> find(UUID mailbox, String address) {
+        return agreements
+                .of(mailbox, MailAddress.of(address).key())
+                .map(found -> shown(List.of(found)).get(0));
+    }
+
+    /** Whoever has its mail wants no more; the address itself is asked whether that is so, once for all who say it. */
+    @Transactional
+    public void askToStop(UUID id) {
+        AgreementEntity agreement = agreements.toChange(id).orElseThrow(Refused::notFound);
+        if (agreement.state().isGiven() && !agreement.isStopAsked()) {
+            agreement.askToStop(clock.instant());
+        }
     }
 
     private List<Destination> shown(List<AgreementEntity> found) {
@@ -138,6 +156,7 @@ public class StoredAgreements {
                 request.flatMap(AgreementRequestEntity::fault),
                 each.requestDueAt(),
                 failures,
+                each.isStopAsked(),
                 history.stream().map(AgreementChangeEntity::change).toList());
     }
 
@@ -182,7 +201,7 @@ public class StoredAgreements {
             agreement.become(next, now, next.isGiven() ? Optional.of(end(now)) : Optional.empty());
         }
         if (event != Agreement.Event.ASKED) {
-            agreement.askNext(agreement.endsAt().map(end -> end.minus(Agreement.REQUEST_LASTS.multipliedBy(2))));
+            agreement.askNext(agreement.renewedAt());
         }
         changes.save(new AgreementChangeEntity(id, now, event, who));
         return agreement;

@@ -125,7 +125,7 @@ public class Asking implements DisposableBean {
                 properties.web().publicPage(PAGE + request.token()),
                 request.code().substring(0, 4) + "-" + request.code().substring(4),
                 request.until().atZone(mailbox.zone()),
-                request.again());
+                request.why());
         String messageId =
                 "<agreement-" + request.id() + "@" + mailbox.own().identity().domain() + ">";
         hand(request, mailbox, message.bytes(messageId, clock.instant().atZone(mailbox.zone())));

@@ -17,6 +17,7 @@ class PageRoutes {
         "/records/**",
         "/address-book",
         "/agree/**",
+        "/handed-on/**",
         "/outside/**"
     })
     String page() {

@@ -14,6 +14,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.text.Budget;
 import app.jubek.core.view.MessageContext;
 import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.deciding.Composers;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -21,7 +22,6 @@ import app.jubek.server.progress.SentMail;
 import app.jubek.server.queue.Outbox;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.rulebook.RuleBooks;
-import app.jubek.server.template.Documents;
 import io.micrometer.core.instrument.Counter;
 import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Clock;
@@ -39,7 +39,7 @@ class Deciding {
     private final AddressBooks people;
     private final StoredReplyHistory history;
     private final SentMail sent;
-    private final Documents documents;
+    private final Composers composers;
     private final Outbox outbox;
     private final Clock clock;
     private final Counter made;
@@ -51,7 +51,7 @@ class Deciding {
             AddressBooks people,
             StoredReplyHistory history,
             SentMail sent,
-            Documents documents,
+            Composers composers,
             Outbox outbox,
             Clock clock,
             MeterRegistry registry) {
@@ -61,7 +61,7 @@ class Deciding {
         this.people = people;
         this.history = history;
         this.sent = sent;
-        this.documents = documents;
+        this.composers = composers;
         this.outbox = outbox;
         this.clock = clock;
         this.made = Counter.builder("jubek.decisions")
@@ -104,13 +104,11 @@ class Deciding {
     void plan(MessageEntity entity, ReadMail mail, Decided decided, Budget budget) {
         Mailbox mailbox = decided.mailbox();
         entity.decided(StoredDecision.of(decided.version(), decided.decision()));
-        Composer composer =
-                new Composer(mailbox.own(), decided.context().hops(), mailbox.zone(), documents.bytes(mailbox.id()));
         outbox.plan(new Outbox.Plan(
                 mailbox.id(),
                 entity.id(),
                 new Composer.Original(mail.message(), mail.fetched().bytes(), mail.digest()),
-                composer,
+                composers.of(mailbox),
                 decided.decision().planned(),
                 decided.decision().notDone(),
                 budget));

@@ -12,9 +12,8 @@ import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.text.Limits;
 import app.jubek.core.view.AsReceived;
-import app.jubek.server.deciding.DecisionContexts;
+import app.jubek.server.deciding.Composers;
 import app.jubek.server.mailbox.Mailbox;
-import app.jubek.server.template.Documents;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -22,13 +21,11 @@ import org.springframework.stereotype.Component;
 /** Writes what would leave for a message, and reads it as its recipients would; nothing leaves. */
 @Component
 public class ComposedBeforehand {
-    private final DecisionContexts contexts;
-    private final Documents documents;
+    private final Composers composers;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    ComposedBeforehand(DecisionContexts contexts, Documents documents) {
-        this.contexts = contexts;
-        this.documents = documents;
+    ComposedBeforehand(Composers composers) {
+        this.composers = composers;
     }
 
     /** One message that would leave, as whoever gets it sees it. */
@@ -36,14 +33,15 @@ public class ComposedBeforehand {
 
     public List<Leaving> of(Mailbox mailbox, ReadMessage message, ByteSource bytes, Decision decision, Instant now) {
         Composer.Original original = new Composer.Original(message, bytes, TraceFields.digestBelow(bytes));
+        Composer composer = composers.of(mailbox).of(decision.planned());
         return decision.planned().stream()
                 .filter(planned -> planned.sending().isPresent())
-                .map(planned -> leaving(mailbox, planned, original, now))
+                .map(planned -> leaving(composer, planned, original, now))
                 .toList();
     }
 
-    private Leaving leaving(Mailbox mailbox, PlannedStep planned, Composer.Original original, Instant now) {
-        ReadMessage read = reading.read(bytes(mailbox, planned, original, now).all());
+    private Leaving leaving(Composer composer, PlannedStep planned, Composer.Original original, Instant now) {
+        ReadMessage read = reading.read(bytes(composer, planned, original, now).all());
         return new Leaving(
                 planned.step().kind(),
                 planned.sending().orElseThrow().to().address(),
@@ -51,9 +49,12 @@ public class ComposedBeforehand {
                 String.join("\n\n", read.texts()));
     }
 
-    /** The bytes that would arrive. */
+    /** The bytes that would arrive of one step alone. */
     ByteSource bytes(Mailbox mailbox, PlannedStep planned, Composer.Original original, Instant now) {
-        Composer composer = new Composer(mailbox.own(), contexts.hops(), mailbox.zone(), documents.bytes(mailbox.id()));
+        return bytes(composers.of(mailbox), planned, original, now);
+    }
+
+    private static ByteSource bytes(Composer composer, PlannedStep planned, Composer.Original original, Instant now) {
         ByteSource composed =
                 ByteSource.of(composer.compose(planned, original, now).bytes());
         return planned.step() instanceof Step.Redirect ? new Redirected(composed, original.bytes()) : composed;

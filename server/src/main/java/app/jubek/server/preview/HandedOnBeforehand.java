@@ -44,7 +44,8 @@ class HandedOnBeforehand {
      * @throws Refused with the reason, when the message would not be handed on so
      */
     ByteSource bytes(PastMail.Window window, MessageContext context, Composer.Original original, Step.HandOn step) {
-        return composed.bytes(window.mailbox(), planned(window, context, original, only(step)), original, window.now());
+        PlannedStep planned = planned(window, context, original, only(step));
+        return composed.bytes(window.mailbox(), planned, original, window.now());
     }
 
     private static Step only(Step.HandOn step) {

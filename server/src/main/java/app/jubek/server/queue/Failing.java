@@ -3,6 +3,7 @@ package app.jubek.server.queue;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.plan.Trouble;
 import app.jubek.core.step.StepState;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.figures.StepCounts;
 import app.jubek.server.step.Work;
@@ -34,11 +35,9 @@ class Failing {
             steps.saveAndFlush(step);
             agreements.failed(step.mailboxId(), step.recipient());
         }
-        boolean alreadyBack = steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK);
-        if (step.kind().handsOver() && !alreadyBack) {
-            StepEntity back = StepEntity.bringingBack(step, clock.instant());
-            back.become(StepState.READY, StepNote.NOT_HANDED_ON_TO.with(step.recipient()));
-            steps.save(back);
+        if (step.kind().handsOver() && !steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK)) {
+            Statement why = StepNote.NOT_HANDED_ON_TO.with(step.recipient());
+            steps.save(StepEntity.bringingBack(step, why, clock.instant()));
             followUps.end(step.messageId(), StepNote.CAME_BACK_BEFORE.with());
         }
     }

@@ -24,15 +24,28 @@ class FollowUps {
 
     /** Somebody other than its sender answered a message, or what was handed on of it; nobody where it was from here. */
     boolean answered(UUID mailbox, Optional<MailAddress> who, Collection<String> references) {
-        return end(
-                steps.followedUp(mailbox, references, who.map(MailAddress::key).orElse("")),
-                who.map(one -> StepNote.DEALT_WITH_BY.with(one.address()))
-                        .orElseGet(StepNote.DEALT_WITH_FROM_HERE::with));
+        Statement why = who.map(one -> StepNote.DEALT_WITH_BY.with(one.address()))
+                .orElseGet(StepNote.DEALT_WITH_FROM_HERE::with);
+        List<StepEntity> found =
+                steps.followedUp(mailbox, references, who.map(MailAddress::key).orElse(""));
+        found.forEach(step -> end(step, why));
+        return !found.isEmpty();
     }
 
     /** It is known of one message what became of it. */
-    boolean end(long message, Statement why) {
-        return end(steps.followedUp(message), why);
+    void end(long message, Statement why) {
+        steps.followedUp(message).forEach(step -> end(step, why));
+    }
+
+    /** It comes back at once, for a person to see to. */
+    void notFor(long message, String recipient) {
+        Statement why = StepNote.NOT_FOR.with(recipient);
+        steps.followedUp(message).stream()
+                .filter(step -> step.state() == StepState.READY)
+                .forEach(step -> {
+                    step.settle(StepState.DISCARDED, why, clock.instant());
+                    steps.save(StepEntity.bringingBack(step, why, clock.instant()));
+                });
     }
 
     void end(StepEntity step, Statement why) {
@@ -40,10 +53,5 @@ class FollowUps {
             step.settle(StepState.DISCARDED, why, clock.instant());
         }
         step.attend();
-    }
-
-    private boolean end(List<StepEntity> found, Statement why) {
-        found.forEach(step -> end(step, why));
-        return !found.isEmpty();
     }
 }

@@ -9,6 +9,7 @@ import app.jubek.core.plan.AfterAnswer;
 import app.jubek.core.plan.NotDone;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
 import app.jubek.core.text.Budget;
 import app.jubek.server.content.StepContent;
@@ -83,8 +84,8 @@ public class Outbox {
     /** Stores the plan and wakes the workers after the commit; to be called inside the transaction that decided. */
     @Transactional
     public void plan(Plan plan) {
-        StepMaker.Subject subject =
-                new StepMaker.Subject(plan.mailbox(), plan.message(), plan.original(), plan.composer());
+        Composer composer = plan.composer().of(plan.planned());
+        StepMaker.Subject subject = new StepMaker.Subject(plan.mailbox(), plan.message(), plan.original(), composer);
         AfterAnswer answer = AfterAnswer.of(plan.planned(), plan.notDone());
         int position = 0;
         for (PlannedStep planned : plan.planned()) {
@@ -144,6 +145,24 @@ public class Outbox {
         }
     }
 
+    /** What left this mailbox under a Message-ID. */
+    @Transactional(readOnly = true)
+    public Optional<StepView> sentAs(UUID mailbox, String messageId) {
+        return views(steps.findByMailboxIdAndOutgoingId(mailbox, messageId)).stream()
+                .findFirst();
+    }
+
+    /** Whoever got it says that it is dealt with, or else that it is not for them. */
+    @Transactional
+    public void said(UUID mailbox, StepView handedOn, boolean dealtWith) {
+        if (dealtWith) {
+            followUps.end(handedOn.message(), StepNote.SAID_TO_BE_DEALT_WITH.with(handedOn.recipient()));
+        } else {
+            followUps.notFor(handedOn.message(), handedOn.recipient());
+        }
+        wake(mailbox);
+    }
+
     /** Messages that came back since an instant as nobody dealt with them, or were not for who had them. */
     @Transactional(readOnly = true)
     public List<StepView> broughtBack(UUID mailbox, Instant since, int limit) {
@@ -160,10 +179,10 @@ public class Outbox {
     /** Newest first; with no states given, all of them. */
     @Transactional(readOnly = true)
     public List<StepView> newest(UUID mailbox, Set<StepState> states, int limit) {
-        List<StepEntity> found = states.isEmpty()
-                ? steps.newest(mailbox, Limit.of(limit))
-                : steps.newestIn(mailbox, states, Limit.of(limit));
-        return views(found);
+        return views(
+                states.isEmpty()
+                        ? steps.newest(mailbox, Limit.of(limit))
+                        : steps.newestIn(mailbox, states, Limit.of(limit)));
     }
 
     /**

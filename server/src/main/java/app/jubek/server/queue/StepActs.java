@@ -4,7 +4,6 @@ import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
-import app.jubek.core.wording.Statement;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.StepView.Act;
@@ -116,7 +115,10 @@ class StepActs {
                 forwards.plan(step);
                 step.settle(StepState.DISCARDED, StepNote.FORWARDED_INSTEAD.with(), clock.instant());
             }
-            case ANSWER_ANYWAY -> answers.plan(step, who);
+            case ANSWER_ANYWAY -> {
+                answers.plan(step, who);
+                step.attend();
+            }
             case BRING_BACK -> bringBack(step);
             case SEND_NOW, TRY_AGAIN -> {
                 if (step.state() != StepState.READY) {
@@ -130,9 +132,6 @@ class StepActs {
             case DEALT_WITH -> followUps.end(step, StepNote.SAID_TO_BE_DEALT_WITH.with(who));
             default -> throw new IllegalArgumentException("no such act");
         }
-        if (act == Act.ANSWER_ANYWAY || act == Act.BRING_BACK) {
-            step.attend();
-        }
     }
 
     /** An answer that was held and is dropped was never given, so the sender may get another. */
@@ -145,16 +144,7 @@ class StepActs {
     }
 
     private void bringBack(StepEntity of) {
-        if (of.kind() == Work.FOLLOW_UP) {
-            followUps.end(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
-        }
-        bringBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
-    }
-
-    /** Back to the inbox, unread and flagged, for a reason. */
-    void bringBack(StepEntity of, Statement why) {
-        StepEntity back = StepEntity.bringingBack(of, clock.instant());
-        back.become(StepState.READY, why);
-        steps.save(back);
+        followUps.end(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
+        steps.save(StepEntity.bringingBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with(), clock.instant()));
     }
 }

@@ -103,9 +103,11 @@ class StepEntity {
     }
 
     /** Back to the inbox, in the name of a step's rule. */
-    static StepEntity bringingBack(StepEntity of, Instant plannedAt) {
-        return new StepEntity(of.mailboxId, of.messageId, Work.BRING_BACK, LAST, "{}", plannedAt)
+    static StepEntity bringingBack(StepEntity of, Statement why, Instant plannedAt) {
+        StepEntity back = new StepEntity(of.mailboxId, of.messageId, Work.BRING_BACK, LAST, "{}", plannedAt)
                 .by(of.ruleId, of.ruleVersion, of.ruleName, 0);
+        back.become(StepState.READY, why);
+        return back;
     }
 
     StepEntity by(String rule, int version, String name, int stepOrdinal) {

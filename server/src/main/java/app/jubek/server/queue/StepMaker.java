@@ -11,13 +11,12 @@ import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.content.StepContent;
-import app.jubek.server.deciding.DecisionContexts;
+import app.jubek.server.deciding.Composers;
 import app.jubek.server.folders.StoredOriginals;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.Work;
-import app.jubek.server.template.Documents;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
@@ -32,8 +31,7 @@ class StepMaker {
     private final StepContent bytes;
     private final StoredReplyHistory history;
     private final StoredOriginals originals;
-    private final DecisionContexts contexts;
-    private final Documents documents;
+    private final Composers composers;
     private final Clock clock;
 
     StepMaker(
@@ -42,15 +40,13 @@ class StepMaker {
             StepContent bytes,
             StoredReplyHistory history,
             StoredOriginals originals,
-            DecisionContexts contexts,
-            Documents documents,
+            Composers composers,
             Clock clock) {
         this.steps = steps;
         this.mailboxes = mailboxes;
         this.bytes = bytes;
         this.originals = originals;
-        this.contexts = contexts;
-        this.documents = documents;
+        this.composers = composers;
         this.history = history;
         this.clock = clock;
     }
@@ -63,8 +59,7 @@ class StepMaker {
 
     /** A stored message, read again for what a person wants done with it afterwards. */
     Subject stored(Mailbox mailbox, long message) {
-        Composer composer = new Composer(mailbox.own(), contexts.hops(), mailbox.zone(), documents.bytes(mailbox.id()));
-        return new Subject(mailbox.id(), message, originals.of(message), composer);
+        return new Subject(mailbox.id(), message, originals.of(message), composers.of(mailbox));
     }
 
     Made make(Subject of, PlannedStep planned, int position) {

@@ -154,6 +154,8 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
             + " and s.state in (READY, HELD)")
     List<StepEntity> waitingForReply(long message, String rule);
 
+    List<StepEntity> findByMailboxIdAndOutgoingId(UUID mailboxId, String outgoingId);
+
     Optional<StepEntity> findByIdAndMailboxId(UUID id, UUID mailboxId);
 
     /** Of two people who decide at the same moment the second sees what the first did. */

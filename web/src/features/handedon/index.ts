@@ -1,0 +1,1 @@
+export { HandedOnPage } from './parts/HandedOnPage';
