@@ -52,7 +52,9 @@ export function Records() {
         <span className="text-sm text-ink2">
           {view?.key === 'waiting'
             ? 'what is to leave, the longest waiting first'
-            : 'everything the rules did, newest first'}
+            : view?.key === 'brought back'
+              ? 'what nobody dealt with, newest first'
+              : 'everything the rules did, newest first'}
         </span>
         {rule !== null && (
           <Button small onClick={() => setSearch({})}>

@@ -134,6 +134,17 @@ class FollowUpTest extends ServerTest {
         ends("from-here", DISCARDED, StepNote.DEALT_WITH_FROM_HERE.with());
     }
 
+    @Test
+    void aPersonBringsItBackAtOnce() {
+        handedOn("at-once", "zantedeschia");
+        outbox.act(mailbox, step("at-once", Work.FOLLOW_UP).id(), Act.BRING_BACK, "Ilse Varga");
+        await(
+                "it is back",
+                () -> isBack("zantedeschia") && step("at-once", Work.BRING_BACK).state() == SENT);
+        assertThat(step("at-once", Work.BRING_BACK).because()).contains(StepNote.BROUGHT_BACK_BY_PERSON.with());
+        assertThat(onTheDesk("at-once")).as("the person knows").isEmpty();
+    }
+
     /** Whoever has the forward says so on its page; looking at it says nothing. */
     @Test
     void whatIsNotForWhoGotItComesBackAtOnceAndStandsOnTheDesk() {
@@ -142,10 +153,11 @@ class FollowUpTest extends ServerTest {
         Browser anybody = new Browser(port);
         assertThat(anybody.get(page).get("followUp").asString()).isEqualTo("OPEN");
         say(anybody, page, "NOT_FOR_ME");
-        await("it is back", () -> isBack("zebrina"));
+        await("it is back", () -> isBack("zebrina") && !onTheDesk("not-mine").isEmpty());
         StepView told = onTheDesk("not-mine").get(0);
         assertThat(told.because()).contains(StepNote.NOT_FOR.with(GUIDES));
         assertThat(told.acts()).containsExactly(Act.DEALT_WITH);
+        assertThat(told.state()).isEqualTo(SENT);
         assertThat(anybody.get(page).get("followUp").asString()).isEqualTo("BACK");
     }
 

@@ -49,7 +49,7 @@ public final class QuickImap extends AbstractServer {
 
         @Override
         public void run() {
-            try (InputStream in = new BufferedInputStream(socket.getInputStream());
+            try (InputStream in = new NoonDates(new BufferedInputStream(socket.getInputStream()));
                     OutputStream out = new BufferedOutputStream(socket.getOutputStream())) {
                 new ImapResponse(out).okResponse(null, "The simulated post office is ready");
                 ImapSession session = session();

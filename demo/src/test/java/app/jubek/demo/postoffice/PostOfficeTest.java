@@ -8,9 +8,12 @@ import com.icegreen.greenmail.store.StoredMessage;
 import jakarta.mail.Flags;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.UIDFolder;
+import jakarta.mail.internet.MimeMessage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -22,10 +25,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Date;
 import java.util.List;
 import java.util.Properties;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PostOfficeTest {
     private static final String NOOR = "noor@ostrel-gardens.example";
@@ -87,6 +93,30 @@ class PostOfficeTest {
             assertThat(inbox(f -> {})).isEqualTo(before);
             assertThat(office.clock().offset()).isEqualTo(Duration.ofDays(3));
         }
+    }
+
+    /** RFC 9051 §6.3.12: the hours of the day are 0 to 23. */
+    @ParameterizedTest
+    @ValueSource(strings = {"2026-03-29T00:04:23Z", "2026-03-29T12:04:23Z", "2026-03-29T23:59:59Z"})
+    void anAppendedMessageKeepsItsDateOfArrivalThatIsNoonToo(String arrived) throws Exception {
+        try (PostOffice office = open()) {
+            office.fill(NOOR, List.of());
+            List<Instant> dates = new ArrayList<>();
+            inbox(f -> {
+                f.appendMessages(new Message[] {arrivedAt(Instant.parse(arrived))});
+                dates.add(f.getMessage(1).getReceivedDate().toInstant());
+            });
+            assertThat(dates).containsExactly(Instant.parse(arrived));
+        }
+    }
+
+    private static Message arrivedAt(Instant at) throws MessagingException {
+        return new MimeMessage(null, new ByteArrayInputStream(letter("noon").bytes())) {
+            @Override
+            public Date getReceivedDate() {
+                return Date.from(at);
+            }
+        };
     }
 
     @Test

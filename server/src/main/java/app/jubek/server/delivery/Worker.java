@@ -19,6 +19,7 @@ import app.jubek.server.queue.Claims;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
+import app.jubek.server.step.Claim;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
 import org.slf4j.Logger;
@@ -61,20 +62,20 @@ class Worker {
         return !(found instanceof Claims.Found.Idle);
     }
 
-    private void carryOut(Claims.Claim claim) {
+    private void carryOut(Claim claim) {
         Border.around(() -> tryToCarryOut(claim)).ifPresent(failure -> broke(claim, failure));
         claims.finished(claim);
     }
 
     /** Whatever it is, it is no reason to stop working. */
-    private void broke(Claims.Claim claim, Border.Failure failure) {
+    private void broke(Claim claim, Border.Failure failure) {
         LOG.error("step {} broke: {}", claim.step(), failure.trace());
         Trouble trouble = Trouble.of(Failure.STEP_BROKE.with(failure.words()));
         Border.around(() -> claims.retryOrFail(claim, trouble))
                 .ifPresent(again -> LOG.warn("and that can't be noted: {}", again.words()));
     }
 
-    private void tryToCarryOut(Claims.Claim claim) {
+    private void tryToCarryOut(Claim claim) {
         try {
             if (claim.cleared().isPresent()) {
                 send(claim.cleared().get(), claim);
@@ -99,7 +100,7 @@ class Worker {
         }
     }
 
-    private void noteFault(Claims.Claim claim, SmtpFault fault) {
+    private void noteFault(Claim claim, SmtpFault fault) {
         switch (fault.kind()) {
             case TEMPORARY -> claims.retryOrFail(claim, fault.trouble());
             case PERMANENT -> claims.fail(claim, fault.trouble());
@@ -108,7 +109,7 @@ class Worker {
         }
     }
 
-    private void send(Cleared cleared, Claims.Claim claim) throws IOException, SmtpFault {
+    private void send(Cleared cleared, Claim claim) throws IOException, SmtpFault {
         Outgoing outgoing = cleared.outgoing();
         String sender = outgoing.envelopeSender().map(a -> a.address()).orElse("");
         String recipient = outgoing.recipient().address();
@@ -120,7 +121,7 @@ class Worker {
         }
     }
 
-    private void inMailbox(Claims.Claim claim) throws MessagingException {
+    private void inMailbox(Claim claim) throws MessagingException {
         Mailbox mailbox = claim.mailbox();
         long message = claim.message();
         switch (claim.kind()) {
@@ -139,15 +140,15 @@ class Worker {
         }
     }
 
-    private static Step asked(Claims.Claim claim) {
+    private static Step asked(Claim claim) {
         return claim.asked().orElseThrow();
     }
 
-    private static TargetFolder into(Claims.Claim claim) {
+    private static TargetFolder into(Claim claim) {
         return ((Step.File) asked(claim)).target();
     }
 
-    private void copy(Claims.Claim claim, TargetFolder into) throws MessagingException {
+    private void copy(Claim claim, TargetFolder into) throws MessagingException {
         long message = claim.message();
         if (into.mailbox().isPresent()) {
             elsewhere.copy(claim.mailbox(), message, into);

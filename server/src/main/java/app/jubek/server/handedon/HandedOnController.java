@@ -1,5 +1,6 @@
 package app.jubek.server.handedon;
 
+import app.jubek.core.step.StepState;
 import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.deciding.Composers;
 import app.jubek.server.mailbox.Mailbox;
@@ -11,6 +12,7 @@ import app.jubek.server.step.Work;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,6 +25,9 @@ import org.springframework.web.bind.annotation.RestController;
  */
 @RestController
 class HandedOnController {
+    /** What waits for whoever has a message, and what it turns into. */
+    private static final Set<Work> FOLLOWED_UP = Set.of(Work.FOLLOW_UP, Work.BRING_BACK);
+
     private final Composers composers;
     private final Mailboxes mailboxes;
     private final Outbox outbox;
@@ -113,17 +118,16 @@ class HandedOnController {
     private FollowUpState followUp(Forward forward) {
         return outbox.ofMessages(forward.mailbox().id(), List.of(forward.step().message())).values().stream()
                 .flatMap(List::stream)
-                .filter(step -> step.kind() == Work.FOLLOW_UP)
+                .filter(step -> FOLLOWED_UP.contains(step.kind()))
                 .map(HandedOnController::state)
                 .findFirst()
                 .orElse(FollowUpState.NOT_ASKED);
     }
 
     private static FollowUpState state(StepView followUp) {
-        return switch (followUp.state()) {
-            case READY, SENDING -> FollowUpState.OPEN;
-            case SENT -> FollowUpState.BACK;
-            default -> followUp.acts().isEmpty() ? FollowUpState.DEALT_WITH : FollowUpState.BACK;
-        };
+        if (followUp.kind() == Work.BRING_BACK || followUp.state() == StepState.SENT) {
+            return FollowUpState.BACK;
+        }
+        return followUp.state() == StepState.DISCARDED ? FollowUpState.DEALT_WITH : FollowUpState.OPEN;
     }
 }

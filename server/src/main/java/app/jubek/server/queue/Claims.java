@@ -18,6 +18,7 @@ import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
+import app.jubek.server.step.Claim;
 import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Duration;
@@ -88,39 +89,6 @@ public class Claims {
         this.clock = clock;
     }
 
-    /**
-     * A step to be done now.
-     *
-     * @param attempt counted from 1
-     * @param asked the rule's step that it carries out; empty where it is none of a rule
-     * @param cleared of what leaves, the permission
-     */
-    public record Claim(
-            UUID step,
-            int attempt,
-            Work kind,
-            long message,
-            Optional<Step> asked,
-            String ruleName,
-            Mailbox mailbox,
-            Optional<Cleared> cleared) {
-        static Claim of(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {
-            return new Claim(
-                    step.id(),
-                    step.attempts(),
-                    step.kind(),
-                    step.messageId(),
-                    step.kind() == Work.BRING_BACK ? Optional.empty() : Optional.of(step.asked()),
-                    step.ruleName(),
-                    mailbox,
-                    cleared);
-        }
-
-        public boolean isRepeated() {
-            return attempt > 1;
-        }
-    }
-
     /** What looking for work came to. */
     public sealed interface Found {
         record Due(Claim claim) implements Found {}
@@ -185,7 +153,13 @@ public class Claims {
         underWay.add(step.id());
         steps.save(step);
         steps.lease(List.of(step.id()), nodes.id(), nodes.lease().toNanos());
-        return new Found.Due(Claim.of(step, mailbox, cleared));
+        return new Found.Due(of(step, mailbox, cleared));
+    }
+
+    static Claim of(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {
+        Optional<Step> asked = step.kind() == Work.BRING_BACK ? Optional.empty() : Optional.of(step.asked());
+        return new Claim(
+                step.id(), step.attempts(), step.kind(), step.messageId(), asked, step.ruleName(), mailbox, cleared);
     }
 
     /** Says for everything under way that this node still works on it. */
@@ -237,13 +211,7 @@ public class Claims {
     public void done(Claim claim) {
         StepEntity step = steps.toSettle(claim.step()).orElseThrow();
         if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
-            if (step.isPerhapsTwice()) {
-                step.settle(StepState.SENT, StepNote.PERHAPS_TWICE.with(), clock.instant());
-            } else if (step.kind() == Work.FOLLOW_UP) {
-                step.settle(StepState.SENT, StepNote.NOBODY_DEALT_WITH_IT.with(), clock.instant());
-            } else {
-                step.settle(StepState.SENT, clock.instant());
-            }
+            step.done(clock.instant());
             if (step.kind() == Work.REPLY && step.releasedBy().isPresent()) {
                 followUps.end(step.messageId(), StepNote.DEALT_WITH_FROM_HERE.with());
             }

@@ -42,10 +42,7 @@ class FollowUps {
         Statement why = StepNote.NOT_FOR.with(recipient);
         steps.followedUp(message).stream()
                 .filter(step -> step.state() == StepState.READY)
-                .forEach(step -> {
-                    step.settle(StepState.DISCARDED, why, clock.instant());
-                    steps.save(StepEntity.bringingBack(step, why, clock.instant()));
-                });
+                .forEach(step -> step.bringBackNow(why));
     }
 
     void end(StepEntity step, Statement why) {

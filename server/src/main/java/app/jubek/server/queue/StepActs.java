@@ -52,8 +52,7 @@ class StepActs {
         return switch (step.state()) {
             case HELD -> mayBeLetGo(step) ? List.of(Act.SEND_NOW, Act.DISCARD) : List.of(Act.DISCARD);
             case READY -> step.waitsForItsTime() ? ofWaiting(step) : List.of();
-            case SENT -> step.kind() == Work.FOLLOW_UP && !step.isAttended() ? List.of(Act.DEALT_WITH) : List.of();
-            case DISCARDED -> step.isToBeSeen() ? List.of(Act.DEALT_WITH) : List.of();
+            case SENT -> step.isToBeSeen() ? List.of(Act.DEALT_WITH) : List.of();
             case FAILED ->
                 step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
                         ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
@@ -144,7 +143,11 @@ class StepActs {
     }
 
     private void bringBack(StepEntity of) {
-        followUps.end(of, StepNote.BROUGHT_BACK_BY_PERSON.with());
+        of.attend();
+        if (of.kind() == Work.FOLLOW_UP) {
+            of.bringBackNow(StepNote.BROUGHT_BACK_BY_PERSON.with());
+            return;
+        }
         steps.save(StepEntity.bringingBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with(), clock.instant()));
     }
 }

@@ -159,10 +159,23 @@ class StepEntity {
     }
 
     void claim(Instant at, UUID node) {
+        Optional<Statement> why = because().filter(reason -> kind == Work.BRING_BACK);
         become(StepState.SENDING);
+        why.ifPresent(this::note);
         claimedAt = at;
         claimedBy = node;
         attempts++;
+    }
+
+    /** With what there is to say of how it was done. */
+    void done(Instant at) {
+        Optional<Statement> why = perhapsTwice
+                ? Optional.of(StepNote.PERHAPS_TWICE.with())
+                : kind == Work.FOLLOW_UP
+                        ? Optional.of(StepNote.NOBODY_DEALT_WITH_IT.with())
+                        : because().filter(known -> kind == Work.BRING_BACK);
+        settle(StepState.SENT, at);
+        why.ifPresent(this::note);
     }
 
     /** It may go out from then on. */
@@ -174,6 +187,13 @@ class StepEntity {
     void edit(String sender) {
         edited = true;
         envelopeSender = sender;
+    }
+
+    /** Of a message that is followed up: at once, whatever becomes of it. */
+    void bringBackNow(Statement why) {
+        kind = Work.BRING_BACK;
+        releaseAt = null;
+        note(why);
     }
 
     void advise(Advice whatToDo) {
@@ -312,9 +332,9 @@ class StepEntity {
         return kind.leaves() && kind != Work.ANSWER_COPY ? asked().release() : Release.Plain.AT_ONCE;
     }
 
-    /** It was handed on to somebody for whom it is not, and nobody has seen to it. */
+    /** It came back as nobody dealt with it, or was not for who had it, and nobody has seen to it. */
     boolean isToBeSeen() {
-        return kind == Work.FOLLOW_UP && !attended && StepNote.NOT_FOR.id().equals(reason);
+        return !attended && (kind == Work.FOLLOW_UP || StepNote.NOT_FOR.id().equals(reason));
     }
 
     /** What is about to go out, as far as it is known here. */

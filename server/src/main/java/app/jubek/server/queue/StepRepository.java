@@ -28,8 +28,8 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     String FOLLOWED_UP = " from StepEntity s join MessageEntity m on m.id = s.messageId"
             + " where s.kind = FOLLOW_UP and s.attended = false and s.state in (READY, SENT) ";
 
-    String CAME_BACK = " from StepEntity s where s.kind = FOLLOW_UP and s.attended = false"
-            + " and (s.state = SENT or s.state = DISCARDED and s.reason = 'NOT_FOR') ";
+    String CAME_BACK = " from StepEntity s where s.state = SENT and s.attended = false"
+            + " and (s.kind = FOLLOW_UP or s.kind = BRING_BACK and s.reason = 'NOT_FOR') ";
 
     /**
      * The id of the next step that is due; steps in a folder are done one after the other for each message. A mailbox, a

@@ -30,6 +30,7 @@ import app.jubek.server.queue.Claims;
 import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
+import app.jubek.server.step.Claim;
 import app.jubek.server.step.Work;
 import java.io.IOException;
 import java.net.ConnectException;
@@ -52,20 +53,19 @@ class WorkerTest {
             new Worker(claims, imap, mock(CrossMailboxMove.class), frozen, sessions, mock(Notices.class));
     private final Mailbox mailbox = SampleMailbox.of(UUID.randomUUID());
 
-    private Claims.Claim claim(Work kind, Optional<Outgoing> leaving) {
+    private Claim claim(Work kind, Optional<Outgoing> leaving) {
         Optional<Cleared> cleared = leaving.map(outgoing -> {
             Cleared permission = mock(Cleared.class);
             when(permission.outgoing()).thenReturn(outgoing);
             return permission;
         });
-        Claims.Claim claim =
-                new Claims.Claim(UUID.randomUUID(), 1, kind, 7, Optional.empty(), "Notices", mailbox, cleared);
+        Claim claim = new Claim(UUID.randomUUID(), 1, kind, 7, Optional.empty(), "Notices", mailbox, cleared);
         when(claims.next()).thenReturn(new Claims.Found.Due(claim));
         when(frozen.of(any(), any(), anyLong())).thenReturn(ByteSource.of(new byte[0]));
         return claim;
     }
 
-    private Claims.Claim redirect() {
+    private Claim redirect() {
         return claim(Work.REDIRECT, Optional.of(new Outgoing.HandedOn(TOMAS, Optional.of(SampleMailbox.VISITS))));
     }
 
@@ -82,7 +82,7 @@ class WorkerTest {
 
     @Test
     void whatIsHandedOverIsDoneAndNoLongerWorkedOn() throws Exception {
-        Claims.Claim claim = redirect();
+        Claim claim = redirect();
         assertThat(worker.work()).isTrue();
         verify(sessions).send(eq(mailbox), eq(SampleMailbox.VISITS.address()), eq(TOMAS.address()), any());
         verify(claims).done(claim);
@@ -93,7 +93,7 @@ class WorkerTest {
     @ParameterizedTest
     @EnumSource(SmtpFault.Kind.class)
     void aRefusalIsTriedAgainOrFinalAndABreakAfterTheLastDotIsUncertain(SmtpFault.Kind kind) throws Exception {
-        Claims.Claim claim = redirect();
+        Claim claim = redirect();
         sendingFails(fault(kind));
         assertThat(worker.work()).isTrue();
         switch (kind) {
@@ -107,7 +107,7 @@ class WorkerTest {
     /** RFC 5321 §4.5.5 asks servers to take the null path; some don't. */
     @Test
     void aReplyThatMayNotComeFromTheNullPathGoesFromTheMailboxInstead() throws Exception {
-        Claims.Claim claim = claim(Work.REPLY, Optional.of(new Outgoing.Answer(TOMAS, Optional.empty())));
+        Claim claim = claim(Work.REPLY, Optional.of(new Outgoing.Answer(TOMAS, Optional.empty())));
         doThrow(mock(NullSenderRefused.class)).when(sessions).send(any(), eq(""), anyString(), any());
         worker.work();
         verify(sessions).send(eq(mailbox), eq(SampleMailbox.VISITS.address()), eq(TOMAS.address()), any());
@@ -116,7 +116,7 @@ class WorkerTest {
 
     @Test
     void aServerThatIsAwayIsTriedAgain() throws Exception {
-        Claims.Claim claim = redirect();
+        Claim claim = redirect();
         sendingFails(new IOException(new ConnectException("Connection refused")));
         worker.work();
         verify(claims).retryOrFail(eq(claim), cause(Failure.UNREACHABLE));
@@ -124,7 +124,7 @@ class WorkerTest {
 
     @Test
     void whatAFolderRefusesForNowIsTriedAgainAndWhatItRefusesForGoodIsNot() throws Exception {
-        Claims.Claim claim = claim(Work.ARCHIVE, Optional.empty());
+        Claim claim = claim(Work.ARCHIVE, Optional.empty());
         ImapRefused forNow = refusal(true);
         ImapRefused forGood = refusal(false);
         doThrow(forNow).doThrow(forGood).when(imap).archive(any(), eq(7L), eq(false));
@@ -143,7 +143,7 @@ class WorkerTest {
 
     @Test
     void aStepThatBreaksIsNotedAndNoReasonToStopEvenWhenThatCantBeNoted() throws Exception {
-        Claims.Claim claim = redirect();
+        Claim claim = redirect();
         sendingFails(new StackOverflowError());
         doThrow(new IllegalStateException("the database is away")).when(claims).retryOrFail(any(), any());
         assertThat(worker.work()).isTrue();

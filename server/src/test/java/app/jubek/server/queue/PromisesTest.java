@@ -10,6 +10,7 @@ import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.nodes.Nodes;
+import app.jubek.server.step.Claim;
 import app.jubek.server.step.Work;
 import java.time.Instant;
 import java.util.List;
@@ -70,16 +71,16 @@ class PromisesTest extends app.jubek.server.ServerContext {
         return steps.save(step);
     }
 
-    private Claims.Claim mine(Work kind, boolean perhapsTwice) {
+    private Claim mine(Work kind, boolean perhapsTwice) {
         StepEntity step = underWay(kind, nodes.id(), perhapsTwice);
-        return Claims.Claim.of(step, mailboxes.find(mailbox), Optional.empty());
+        return Claims.of(step, mailboxes.find(mailbox), Optional.empty());
     }
 
-    private Claims.Claim mine(Work kind) {
+    private Claim mine(Work kind) {
         return mine(kind, false);
     }
 
-    private StepEntity afterwards(Claims.Claim claim) {
+    private StepEntity afterwards(Claim claim) {
         return steps.findById(claim.step()).orElseThrow();
     }
 
@@ -103,7 +104,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Test
     void aHandOverWhoseEndNobodySawIsRepeatedOnceUnderTheSameMessageIdAndSaysSo() {
-        Claims.Claim claim = mine(Work.REDIRECT);
+        Claim claim = mine(Work.REDIRECT);
         claims.unknown(claim);
         StepEntity again = afterwards(claim);
         assertThat(again.isPerhapsTwice()).isTrue();
@@ -113,7 +114,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Test
     void aHandOverThatBrokeOffTwiceIsUncertain() {
-        Claims.Claim claim = mine(Work.FORWARD, true);
+        Claim claim = mine(Work.FORWARD, true);
         claims.unknown(claim);
         assertThat(afterwards(claim).state()).isEqualTo(StepState.UNCERTAIN);
     }
@@ -176,7 +177,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
     /** A node that was asleep and wakes up must not write over what was made of its step meanwhile. */
     @Test
     void aNodeWhoseStepWasTakenOverChangesNothing() {
-        Claims.Claim claim = mine(Work.FORWARD);
+        Claim claim = mine(Work.FORWARD);
         jdbc.sql("update step set claimed_by = ?, attempts = 2 where id = ?")
                 .params(UUID.randomUUID(), claim.step())
                 .update();
@@ -187,7 +188,7 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Test
     void aStepThatFailsForGoodBringsItsMessageBackOnceHoweverManyRecipientsFailed() {
-        Claims.Claim one = mine(Work.REDIRECT);
+        Claim one = mine(Work.REDIRECT);
         claims.fail(one, Trouble.of(REFUSED, Advice.CHECK_ADDRESS));
         claims.fail(mine(Work.FORWARD), Trouble.of(REFUSED));
         assertThat(jdbc.sql("select count(*) from step where message_id = ? and kind = 'BRING_BACK'")
@@ -207,13 +208,13 @@ class PromisesTest extends app.jubek.server.ServerContext {
 
     @Test
     void aStepIsTriedAgainAfterItsPausesAndThenFails() {
-        Claims.Claim claim = mine(Work.REPLY);
+        Claim claim = mine(Work.REPLY);
         claims.retryOrFail(claim, Trouble.of(REFUSED));
         assertThat(afterwards(claim).state()).isIn(StepState.READY, StepState.WITHHELD);
         StepEntity last = underWay(Work.REPLY, nodes.id(), false);
         jdbc.sql("update step set attempts = 9 where id = ?").param(last.id()).update();
         StepEntity tired = steps.findById(last.id()).orElseThrow();
-        Claims.Claim lastOne = Claims.Claim.of(tired, mailboxes.find(mailbox), Optional.empty());
+        Claim lastOne = Claims.of(tired, mailboxes.find(mailbox), Optional.empty());
         claims.retryOrFail(lastOne, Trouble.of(REFUSED));
         assertThat(afterwards(lastOne).state()).isEqualTo(StepState.FAILED);
         assertThat(afterwards(lastOne).because()).contains(StepNote.GIVEN_UP.with(REFUSED, 9));
