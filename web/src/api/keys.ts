@@ -28,6 +28,7 @@ export const keys = {
   history: key('history'),
   kind: key('kind'),
   kinds: key('kinds'),
+  limits: key('limits'),
   mailbox: key('mailbox'),
   message: key('message'),
   messages: key('messages'),

@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["limits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/messages/search": {
         parameters: {
             query?: never;
@@ -1753,6 +1769,21 @@ export interface components {
             /** Format: int64 */
             uid: number;
             unread: boolean;
+        };
+        LimitView: {
+            /** Format: int32 */
+            held: number;
+            /** Format: int32 */
+            messages: number;
+            /** @enum {string} */
+            reason: "NO_RETURN_PATH" | "NULL_RETURN_PATH" | "NOT_ONE_SENDER" | "AUTOMATIC" | "LIST" | "MASS_MAIL" | "REPORT" | "CALENDAR" | "SPAM" | "SYSTEM_SENDER" | "NO_REPLY_SENDER" | "POSTMASTER" | "OWN_SENDER" | "NOT_WRITTEN_TO_US" | "CONVERSATION" | "HANDED_ON" | "ANSWERED_BEFORE" | "ANSWERS_A_DAY" | "TEMPLATE_GONE" | "TEMPLATE_EMPTY" | "DOCUMENT_GONE" | "DOCUMENTS_TOO_LARGE" | "DOCUMENTS_TO_A_STRANGER" | "NOBODY_TO_ANSWER" | "IDENTITY_NOT_OURS" | "HEADER_CUT" | "ADDRESS_UNUSABLE" | "ANOTHER_ADDRESS" | "GROUP_EMPTY" | "SUPERSEDED" | "FENCE" | "LOOP" | "TOO_MANY_HOPS" | "BACK_TO_SENDER" | "BACK_TO_MAILBOX" | "BOUNCED_FROM" | "FILED" | "KEPT" | "NOT_ANSWERED" | "RULE_SWITCHED_OFF" | "OUTSIDE" | "DESTINATION_DECLINED" | "APPROVAL" | "STOPPED" | "HOURLY_LIMIT" | "RULE_LIMIT" | "DESTINATION_LIMIT" | "SENDER_LIMIT" | "OVER_LATE" | "RESTORED";
+        };
+        LimitsView: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            leaving: number;
+            limits: components["schemas"]["LimitView"][];
         };
         Line: {
             /** Format: int64 */
@@ -3345,6 +3376,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    limits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LimitsView"];
+                };
             };
         };
     };

@@ -63,6 +63,15 @@ export function useAllWaiting() {
   });
 }
 
+/** How much may leave within an hour, and what that would have held of past mail. */
+export function useLimits() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.limits(mailbox),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/limits', { params: { path: { mailbox } } })),
+  });
+}
+
 /** The same act for several. */
 export function useActOnSeveral() {
   const mailbox = useMailboxId();

@@ -16,7 +16,7 @@ const FOR_DESTINATION: Record<string, string> = {
 const BY_ITSELF = 'Goes out by itself';
 
 /** Why a flood is held: it is dealt with by what is alike in it. */
-const LIMITS = ['RULE_LIMIT', 'HOURLY_LIMIT'];
+const LIMITS = ['SENDER_LIMIT', 'RULE_LIMIT', 'DESTINATION_LIMIT', 'HOURLY_LIMIT'];
 
 /** Whether it is held because so much is leaving. */
 export function isOverLimit(step: Schemas['StepView']): boolean {

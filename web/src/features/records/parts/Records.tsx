@@ -35,7 +35,7 @@ export function Records() {
         <div
           role="group"
           aria-label="Which records"
-          className="flex overflow-hidden rounded border border-line2 bg-sheet"
+          className="flex max-w-full flex-wrap overflow-hidden rounded border border-line2 bg-sheet"
         >
           {VIEWS.map((one) => (
             <button

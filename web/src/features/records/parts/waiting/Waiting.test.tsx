@@ -39,6 +39,9 @@ beforeEach(() => {
     if (call === 'GET waiting') {
       return answer(waiting);
     }
+    if (pathname.endsWith('/limits')) {
+      return answer({ days: 90, leaving: 0, limits: [] });
+    }
     if (pathname.endsWith('/sent')) {
       const shown = { sender: 'Visits desk', to: 'l@postbox.example', subject: 'Your pictures', answers: '' };
       return answer({ shown, texts: ['Dear Lucie'], page: '', attachments: [], raw: '', size: 0 });

@@ -8,6 +8,7 @@ import { useAct, useActOnSeveral, useAllWaiting, type Act } from '../../queries'
 import { lookedAt, waitingGroups, type WaitingGroup } from '../../waiting';
 import { CameIn } from './CameIn';
 import { GoesOut } from './GoesOut';
+import { Limits } from './Limits';
 import { WaitingList } from './WaitingList';
 
 interface Asked {
@@ -87,6 +88,7 @@ export function Waiting() {
           </div>
         </div>
       )}
+      <Limits />
       <Question
         open={asked !== undefined}
         title={

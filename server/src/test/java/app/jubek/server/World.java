@@ -70,6 +70,8 @@ final class World {
         registry.add("jubek.reconnect-after", () -> "200ms");
         registry.add("jubek.retry-after", () -> "300ms,300ms");
         registry.add("jubek.lease", () -> "4s");
+        registry.add("jubek.mailbox.destination-limit", () -> 1_000);
+        registry.add("jubek.mailbox.sender-limit", () -> 1_000);
         registry.add("jubek.account.sign-in", () -> "ilse");
         registry.add("jubek.account.name", () -> "Ilse Varga");
         registry.add("jubek.account.password", () -> "greenhouse");

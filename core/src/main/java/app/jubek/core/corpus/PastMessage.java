@@ -33,6 +33,14 @@ public record PastMessage(long id, Instant received, MessageView seen) {
                 .orElse("(no sender)");
     }
 
+    /** As addresses are compared; empty where it names nobody. */
+    public String senderKey() {
+        return message().in(Role.FROM).stream()
+                .findFirst()
+                .map(MailAddress::key)
+                .orElse("");
+    }
+
     public String subject() {
         return message().subject();
     }

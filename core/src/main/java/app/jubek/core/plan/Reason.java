@@ -57,11 +57,23 @@ public enum Reason implements Code {
     STOPPED,
     HOURLY_LIMIT,
     RULE_LIMIT,
+    DESTINATION_LIMIT,
+    /** The share of one sender. */
+    SENDER_LIMIT,
     OVER_LATE,
     RESTORED;
 
     private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(
-            APPROVAL, STOPPED, HOURLY_LIMIT, RULE_LIMIT, OVER_LATE, RESTORED, DOCUMENTS_TO_A_STRANGER, HEADER_CUT);
+            APPROVAL,
+            STOPPED,
+            HOURLY_LIMIT,
+            RULE_LIMIT,
+            DESTINATION_LIMIT,
+            SENDER_LIMIT,
+            OVER_LATE,
+            RESTORED,
+            DOCUMENTS_TO_A_STRANGER,
+            HEADER_CUT);
 
     private static final Set<Reason> OF_A_MACHINE =
             EnumSet.of(NULL_RETURN_PATH, NO_RETURN_PATH, AUTOMATIC, NO_REPLY_SENDER);

@@ -33,20 +33,8 @@ public final class Clearance {
             boolean approved,
             boolean beforeRestoring,
             boolean overLate,
-            Flow ofMailbox,
-            Flow ofRule) {}
-
-    /**
-     * What left within the last hour.
-     *
-     * @param sent messages
-     * @param limit how many may
-     */
-    public record Flow(int sent, int limit) {
-        boolean isFull() {
-            return sent >= limit;
-        }
-    }
+            Limits limits,
+            Limits.Flow lastHour) {}
 
     /** What comes of it. */
     public sealed interface Verdict {
@@ -135,9 +123,6 @@ public final class Clearance {
         if (now.awaited()) {
             return Optional.of(Reason.APPROVAL);
         }
-        if (now.ofRule().isFull()) {
-            return Optional.of(Reason.RULE_LIMIT);
-        }
-        return now.ofMailbox().isFull() ? Optional.of(Reason.HOURLY_LIMIT) : Optional.empty();
+        return now.limits().reached(now.lastHour());
     }
 }

@@ -232,21 +232,30 @@ class ReplyGuardTest {
     @Test
     void whatItsRuleSendsOnApprovalWaitsForIt() {
         Outgoing answer = new Outgoing.Answer(MailAddress.of("walks@ostrel-gardens.example"), Optional.empty());
-        Clearance.Flow little = new Clearance.Flow(0, 100);
         assertThat(Clearance.look(
                         answer,
                         new Clearance.Now(
-                                Mails.VISITS, Agreements.none(), true, true, false, false, false, little, little)))
+                                Mails.VISITS,
+                                Agreements.none(),
+                                true,
+                                true,
+                                false,
+                                false,
+                                false,
+                                Limits.PRESET,
+                                LITTLE)))
                 .isEqualTo(new Clearance.Verdict.Hold(Reason.APPROVAL));
         assertThat(Reason.APPROVAL.mayBeOverruled()).isTrue();
     }
 
     private static Clearance.Verdict late(Outgoing outgoing, boolean approved) {
-        Clearance.Flow little = new Clearance.Flow(0, 100);
         return Clearance.look(
                 outgoing,
-                new Clearance.Now(Mails.VISITS, Agreements.none(), true, false, approved, false, true, little, little));
+                new Clearance.Now(
+                        Mails.VISITS, Agreements.none(), true, false, approved, false, true, Limits.PRESET, LITTLE));
     }
+
+    private static final Limits.Flow LITTLE = new Limits.Flow(0, 0, 0, 0);
 
     private static Clearance.Verdict look(Outgoing outgoing, boolean on, boolean approved, int mailbox, int rule) {
         return Clearance.look(
@@ -259,7 +268,7 @@ class ReplyGuardTest {
                         approved,
                         false,
                         false,
-                        new Clearance.Flow(mailbox, 200),
-                        new Clearance.Flow(rule, 100)));
+                        Limits.PRESET,
+                        new Limits.Flow(mailbox, rule, 0, 0)));
     }
 }

@@ -117,7 +117,9 @@ final class Bench implements AutoCloseable {
                 "--jubek.mailbox.user=" + VISITS,
                 "--jubek.mailbox.password=ostrel",
                 "--jubek.mailbox.hourly-limit=100000",
-                "--jubek.mailbox.rule-limit=100000"));
+                "--jubek.mailbox.rule-limit=100000",
+                "--jubek.mailbox.destination-limit=100000",
+                "--jubek.mailbox.sender-limit=100000"));
         arguments.addAll(List.of(more));
         try {
             Map<String, String> all = new HashMap<>(environment);

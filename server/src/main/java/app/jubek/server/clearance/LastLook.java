@@ -8,15 +8,12 @@ import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.rulebook.RuleBooks;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
 
 /** Whether something may leave, as the world is at this moment; to be asked under the mailbox's lock. */
 @Component
 public class LastLook {
-    private static final Duration HOUR = Duration.ofHours(1);
-
     private final SentSoFar sent;
     private final RuleBooks books;
     private final StoredAgreements agreements;
@@ -40,7 +37,6 @@ public class LastLook {
                 .filter(rule -> rule.on())
                 .isPresent();
         Instant now = clock.instant();
-        Instant since = now.minus(HOUR);
         return new Clearance.Now(
                 mailbox.own(),
                 leaving.kind().handsOn() ? agreements.of(mailbox, leaving.recipient()) : Agreements.none(),
@@ -49,8 +45,8 @@ public class LastLook {
                 leaving.approved(),
                 leaving.restored(),
                 Clearance.isOverLate(leaving.releaseAt().orElse(leaving.received()), now),
-                new Clearance.Flow(sent.ofMailbox(mailbox.id(), since), mailbox.hourlyLimit()),
-                new Clearance.Flow(sent.ofRule(mailbox.id(), leaving.rule(), since), mailbox.ruleLimit()));
+                mailbox.limits(),
+                sent.lastHour(mailbox.id(), leaving, now));
     }
 
     private boolean awaits(Leaving leaving, Mailbox mailbox) {

@@ -10,6 +10,7 @@ import java.util.Optional;
 /**
  * What is about to leave.
  *
+ * @param message that it hands on or answers
  * @param sender of the envelope; empty for the null path
  * @param planned when it was written
  * @param releaseAt when it was to go out, where that was not at once
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param restored the database was restored since then, so that what it says of it may be old
  */
 public record Leaving(
+        long message,
         String rule,
         Work kind,
         String recipient,

@@ -1,8 +1,10 @@
 package app.jubek.server.clearance;
 
+import app.jubek.core.safety.Limits;
 import app.jubek.server.step.Work;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -11,8 +13,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @Transactional(readOnly = true)
 public class SentSoFar {
-    private static final String LEFT = "select count(s) from StepEntity s where s.mailboxId = :mailbox"
-            + " and s.outgoingId is not null and s.claimedAt > :since and s.state in (SENDING, SENT, UNCERTAIN)";
+    /** One look for all limits; a sender is known by every address that a message names as one. */
+    private static final String LEFT = """
+            select count(s), count(case when s.ruleId = :rule then 1 end),
+            count(case when lower(s.recipient) = :to then 1 end),
+            count(case when array_intersects(m.senders, of.senders) then 1 end)
+            from StepEntity s join MessageEntity m on m.id = s.messageId join MessageEntity of on of.id = :message
+            where s.mailboxId = :mailbox and s.outgoingId is not null and s.claimedAt > :since
+            and s.state in (SENDING, SENT, UNCERTAIN)""";
 
     private static final String APPROVED = "select count(distinct s.messageId) from StepEntity s"
             + " where s.mailboxId = :mailbox and s.ruleId = :rule and s.kind = :kind and s.releasedBy is not null"
@@ -24,21 +32,19 @@ public class SentSoFar {
         this.entities = entities;
     }
 
-    int ofMailbox(UUID mailbox, Instant since) {
-        return entities.createQuery(LEFT, Long.class)
+    Limits.Flow lastHour(UUID mailbox, Leaving leaving, Instant now) {
+        Object[] counts = entities.createQuery(LEFT, Object[].class)
                 .setParameter("mailbox", mailbox)
-                .setParameter("since", since)
-                .getSingleResult()
-                .intValue();
+                .setParameter("rule", leaving.rule())
+                .setParameter("to", leaving.recipient().toLowerCase(Locale.ROOT))
+                .setParameter("message", leaving.message())
+                .setParameter("since", Limits.since(now))
+                .getSingleResult();
+        return new Limits.Flow(number(counts[0]), number(counts[1]), number(counts[2]), number(counts[3]));
     }
 
-    int ofRule(UUID mailbox, String rule, Instant since) {
-        return entities.createQuery(LEFT + " and s.ruleId = :rule", Long.class)
-                .setParameter("mailbox", mailbox)
-                .setParameter("since", since)
-                .setParameter("rule", rule)
-                .getSingleResult()
-                .intValue();
+    private static int number(Object count) {
+        return ((Number) count).intValue();
     }
 
     /** Messages for which a person let go, without a change, what a rule had written. */

@@ -2,6 +2,7 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.safety.Limits;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.view.MessageContext;
 import java.time.Instant;
@@ -12,18 +13,9 @@ import java.util.UUID;
  * A mailbox as its features need it; the password is asked for apart.
  *
  * @param opening its hours and its zone
- * @param hourlyLimit messages it may send within an hour
- * @param ruleLimit messages one of its rules may send within an hour
  */
 public record Mailbox(
-        UUID id,
-        OwnSide own,
-        Opening opening,
-        MailServer imap,
-        MailServer smtp,
-        String user,
-        int hourlyLimit,
-        int ruleLimit) {
+        UUID id, OwnSide own, Opening opening, MailServer imap, MailServer smtp, String user, Limits limits) {
 
     /**
      * What criteria ask for of one of its messages.

@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Trouble;
+import app.jubek.core.safety.Limits;
 import app.jubek.core.schedule.Opening;
 import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.platform.Secrets;
@@ -53,6 +54,8 @@ class MailboxEntity {
     private String secretKeyId;
     private int hourlyLimit;
     private int ruleLimit;
+    private int destinationLimit;
+    private int senderLimit;
     private int position;
     private String watching;
 
@@ -86,8 +89,10 @@ class MailboxEntity {
         smtpHost = mailbox.smtp().host();
         smtpPort = mailbox.smtp().port();
         userName = mailbox.user();
-        hourlyLimit = mailbox.hourlyLimit();
-        ruleLimit = mailbox.ruleLimit();
+        hourlyLimit = mailbox.limits().mailbox();
+        ruleLimit = mailbox.limits().rule();
+        destinationLimit = mailbox.limits().destination();
+        senderLimit = mailbox.limits().sender();
         seal(password);
     }
 
@@ -105,8 +110,7 @@ class MailboxEntity {
                 new MailServer(imapHost, imapPort),
                 new MailServer(smtpHost, smtpPort),
                 userName,
-                hourlyLimit,
-                ruleLimit);
+                new Limits(hourlyLimit, ruleLimit, destinationLimit, senderLimit));
     }
 
     Secrets.Sealed password() {

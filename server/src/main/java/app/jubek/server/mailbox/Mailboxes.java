@@ -3,6 +3,7 @@ package app.jubek.server.mailbox;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.plan.Trouble;
+import app.jubek.core.safety.Limits;
 import app.jubek.core.schedule.Opening;
 import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.platform.JubekProperties;
@@ -24,8 +25,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The mailboxes Jubek works for. */
 @Service
 public class Mailboxes {
-    private static final int HOURLY_LIMIT = 200;
-    private static final int RULE_LIMIT = 100;
 
     private final MailboxRepository mailboxes;
     private final Secrets secrets;
@@ -155,7 +154,10 @@ public class Mailboxes {
                 new MailServer(wanted.imapHost(), wanted.imapPort()),
                 new MailServer(wanted.smtpHost(), wanted.smtpPort()),
                 wanted.user(),
-                wanted.hourlyLimit().orElse(HOURLY_LIMIT),
-                wanted.ruleLimit().orElse(RULE_LIMIT));
+                new Limits(
+                        wanted.hourlyLimit().orElse(Limits.PRESET.mailbox()),
+                        wanted.ruleLimit().orElse(Limits.PRESET.rule()),
+                        wanted.destinationLimit().orElse(Limits.PRESET.destination()),
+                        wanted.senderLimit().orElse(Limits.PRESET.sender())));
     }
 }

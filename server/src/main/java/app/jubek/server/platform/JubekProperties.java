@@ -112,6 +112,8 @@ public record JubekProperties(
             String password,
             Optional<Integer> hourlyLimit,
             Optional<Integer> ruleLimit,
+            Optional<Integer> destinationLimit,
+            Optional<Integer> senderLimit,
             Optional<List<String>> opening) {}
 
     /** A further mailbox; what is left out is as for the first one. */
@@ -129,6 +131,8 @@ public record JubekProperties(
             String password,
             Optional<Integer> hourlyLimit,
             Optional<Integer> ruleLimit,
+            Optional<Integer> destinationLimit,
+            Optional<Integer> senderLimit,
             Optional<List<String>> opening) {
 
         MailboxSettings beside(MailboxSettings first) {
@@ -146,6 +150,8 @@ public record JubekProperties(
                     password,
                     hourlyLimit.or(first::hourlyLimit),
                     ruleLimit.or(first::ruleLimit),
+                    destinationLimit.or(first::destinationLimit),
+                    senderLimit.or(first::senderLimit),
                     opening.or(first::opening));
         }
 

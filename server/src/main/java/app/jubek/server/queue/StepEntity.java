@@ -340,6 +340,7 @@ class StepEntity {
     /** What is about to go out, as far as it is known here. */
     Leaving leaving(StepRepository.Standing standing) {
         return new Leaving(
+                messageId,
                 ruleId,
                 kind,
                 recipient,

@@ -2,6 +2,7 @@ package app.jubek.server.mailbox;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.safety.Limits;
 import app.jubek.core.schedule.Opening;
 import java.time.ZoneId;
 import java.util.List;
@@ -16,6 +17,6 @@ public final class SampleMailbox {
     public static Mailbox of(UUID id) {
         OwnSide own = new OwnSide(VISITS, List.of(), List.of("ostrel-gardens.example"));
         MailServer server = new MailServer("mail.ostrel-gardens.example", 1);
-        return new Mailbox(id, own, Opening.usual(ZoneId.of("UTC")), server, server, "u", 1, 1);
+        return new Mailbox(id, own, Opening.usual(ZoneId.of("UTC")), server, server, "u", Limits.PRESET);
     }
 }
