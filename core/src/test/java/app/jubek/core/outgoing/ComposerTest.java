@@ -19,7 +19,6 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.step.AnswersTo;
-import app.jubek.core.step.FollowUp;
 import app.jubek.core.step.ForwardOptions;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
@@ -80,7 +79,6 @@ class ComposerTest {
             new Prepared(Map.of(VISITS.id(), VISITS), Map.of(DOCUMENT.id(), DOCUMENT, LOGO.id(), LOGO));
     private final Composer composer =
             new Composer(Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), document -> PLAN, Optional.empty());
-    private static final ForwardPage PAGE = new ForwardPage("https://jubek.ostrel-gardens.example/handed-on/");
 
     private Composed compose(Step step, String raw) {
         return composeAll(step, raw).get(0);
@@ -88,22 +86,17 @@ class ComposerTest {
 
     /** As the engine plans it, of a rule that takes everything. */
     private List<Composed> composeAll(Step step, String raw) {
-        return composeAll(composer, raw, step);
-    }
-
-    private List<Composed> composeAll(Composer by, String raw, Step... steps) {
         byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
         Composer.Original original = new Composer.Original(
                 Mails.read(bytes), ByteSource.of(bytes), TraceFields.digestBelow(ByteSource.of(bytes)));
         Rule rule = new Rule(
-                new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(steps), Ending.CONTINUE, true);
+                new RuleId("r"), 1, "r", new Everything(), new Nothing(), List.of(step), Ending.CONTINUE, true);
         Decision decision = Engine.decide(
                 CompiledBook.of(RuleBook.of(List.of(rule))),
                 original.message(),
                 Mails.context(PREPARED, AddressBook.empty()));
         return decision.planned().stream()
-                .filter(planned -> planned.sending().isPresent())
-                .map(planned -> by.of(decision.planned()).compose(planned, original, Mails.NOW))
+                .map(planned -> composer.compose(planned, original, Mails.NOW))
                 .toList();
     }
 
@@ -127,34 +120,6 @@ class ComposerTest {
         assertThat(message.getContent().toString())
                 .containsSubsequence("Please see below.", "From: Anna <anna@school.example>", "24 pupils", ".dot");
         assertThat(message.getSentDate().toInstant()).isEqualTo(Mails.NOW);
-    }
-
-    /** Its address is known to whoever has the message, and to nobody who knows its Message-ID alone. */
-    @Test
-    void theForwardOfAMessageThatIsFollowedUpEndsWithThePageOnWhichOneSaysWhatBecomesOfIt() throws Exception {
-        Composer withPages = new Composer(
-                Mails.VISITS, Mails.HOPS, ZoneId.of("Europe/Stockholm"), document -> PLAN, Optional.of(PAGE));
-        Step.Forward inside = new Step.Forward(List.of(EDUCATION), "");
-        String raw = Mails.from("anna@school.example", "Guided visit", "24 pupils");
-        Composed out = composeAll(withPages, raw, inside, new FollowUp(3)).get(0);
-        String id = out.messageId().substring(1, out.messageId().indexOf('@'));
-        String line = parsed(out.bytes())
-                .getContent()
-                .toString()
-                .strip()
-                .lines()
-                .reduce((one, last) -> last)
-                .orElse("");
-        assertThat(line).startsWith("Dealt with, or not for you? Please say so here: " + PAGE.before() + id);
-        String token = line.substring(line.lastIndexOf('/') + 1);
-        assertThat(ForwardPage.id(Mails.HOPS, token)).contains(id);
-        assertThat(ForwardPage.id(Mails.HOPS, id + id)).isEmpty();
-        assertThat(ForwardPage.id(Mails.HOPS, id)).isEmpty();
-        assertThat(parsed(composeAll(withPages, raw, inside).get(0).bytes())
-                        .getContent()
-                        .toString())
-                .as("a forward to a colleague that nobody follows up says nothing")
-                .doesNotContain(PAGE.before());
     }
 
     @Test

@@ -91,7 +91,7 @@ class HandedOnController {
         switch (answer.said()) {
             case DEALT_WITH -> outbox.said(forward.mailbox().id(), forward.step(), true);
             case NOT_FOR_ME -> outbox.said(forward.mailbox().id(), forward.step(), false);
-            case STOP -> agreed(forward).ifPresent(to -> agreements.askToStop(to.id()));
+            default -> agreed(forward).ifPresent(to -> agreements.askToStop(to.id()));
         }
         return handedOn(token);
     }

@@ -1,6 +1,7 @@
 package app.jubek.server.queue;
 
 import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.StepState;
@@ -31,8 +32,8 @@ class AnswerAnyway {
         StepMaker.Subject subject = maker.stored(mailbox, message);
         List<PlannedStep> answer = decided.answer(
                 mailbox, new RuleId(withheld.ruleId()), subject.original().message(), steps.received(message));
-        boolean moves = steps.ofMessages(mailbox.id(), List.of(message)).stream()
-                .anyMatch(step -> step.waitedForAnswerOf(withheld.ruleId()));
+        boolean moves =
+                steps.ofMessages(mailbox.id(), List.of(message)).stream().anyMatch(step -> waitedFor(withheld, step));
         answer.stream()
                 .filter(planned -> moves || !planned.step().kind().removes())
                 .forEach(planned -> plan(subject, planned, withheld.position(), who));
@@ -47,5 +48,12 @@ class AnswerAnyway {
             made.step().approve(who);
         }
         maker.save(made, subject.original());
+    }
+
+    /** Whether a step was not done as its rule did not answer. */
+    private static boolean waitedFor(StepEntity answer, StepEntity step) {
+        return answer.ruleId().equals(step.ruleId())
+                && step.state() == StepState.WITHHELD
+                && StepActs.reason(step).filter(Reason.NOT_ANSWERED::equals).isPresent();
     }
 }

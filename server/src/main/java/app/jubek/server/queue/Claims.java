@@ -12,6 +12,7 @@ import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.statement.StatementJson;
 import app.jubek.server.clearance.LastLook;
+import app.jubek.server.clearance.Leaving;
 import app.jubek.server.figures.StepCounts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -142,7 +143,7 @@ public class Claims {
             if (standing.getStopped()) {
                 return new Found.LookAgain();
             }
-            Clearance.Verdict verdict = lastLook.at(step.leaving(standing), mailbox);
+            Clearance.Verdict verdict = lastLook.at(leaving(step, standing), mailbox);
             if (!(verdict instanceof Clearance.Verdict.Clear clear)) {
                 keepBack(step, verdict);
                 return new Found.LookAgain();
@@ -154,6 +155,21 @@ public class Claims {
         steps.save(step);
         steps.lease(List.of(step.id()), nodes.id(), nodes.lease().toNanos());
         return new Found.Due(of(step, mailbox, cleared));
+    }
+
+    private static Leaving leaving(StepEntity step, StepRepository.Standing standing) {
+        return new Leaving(
+                step.messageId(),
+                step.ruleId(),
+                step.kind(),
+                step.recipient(),
+                step.envelopeSender(),
+                step.release(),
+                step.plannedAt(),
+                step.releaseAt(),
+                step.isApproved(),
+                standing.getReceived(),
+                standing.getRestored());
     }
 
     static Claim of(StepEntity step, Mailbox mailbox, Optional<Cleared> cleared) {

@@ -37,7 +37,7 @@ class Failing {
         }
         if (step.kind().handsOver() && !steps.existsByMessageIdAndKind(step.messageId(), Work.BRING_BACK)) {
             Statement why = StepNote.NOT_HANDED_ON_TO.with(step.recipient());
-            steps.save(StepEntity.bringingBack(step, why, clock.instant()));
+            steps.save(FollowUps.bringingBack(step, why, clock.instant()));
             followUps.end(step.messageId(), StepNote.CAME_BACK_BEFORE.with());
         }
     }

@@ -4,7 +4,9 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
+import app.jubek.server.step.Work;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +16,9 @@ import org.springframework.stereotype.Component;
 /** Messages that come back unless somebody deals with them. */
 @Component
 class FollowUps {
+    /** After all that rules do. */
+    private static final int LAST = 1_000;
+
     private final StepRepository steps;
     private final Clock clock;
 
@@ -50,5 +55,13 @@ class FollowUps {
             step.settle(StepState.DISCARDED, why, clock.instant());
         }
         step.attend();
+    }
+
+    /** Back to the inbox, in the name of a step's rule. */
+    static StepEntity bringingBack(StepEntity of, Statement why, Instant plannedAt) {
+        StepEntity back = new StepEntity(of.mailboxId(), of.messageId(), Work.BRING_BACK, LAST, "{}", plannedAt)
+                .by(of.ruleId(), of.ruleVersion(), of.ruleName(), 0);
+        back.become(StepState.READY, why);
+        return back;
     }
 }

@@ -7,11 +7,13 @@ import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.AfterAnswer;
 import app.jubek.core.plan.NotDone;
+import app.jubek.core.plan.PlannedPhrase;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
 import app.jubek.core.text.Budget;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.signals.Signal;
@@ -271,7 +273,7 @@ public class Outbox {
                 step.ruleVersion(),
                 step.ruleName(),
                 step.kind(),
-                step.statement(),
+                statement(step),
                 step.recipient(),
                 step.state(),
                 step.hasMail(),
@@ -287,5 +289,15 @@ public class Outbox {
                 step.isEdited(),
                 StepActs.mayBeEdited(step),
                 StepActs.of(step, unseen));
+    }
+
+    private static Statement statement(StepEntity step) {
+        return switch (step.kind()) {
+            case BRING_BACK -> PlannedPhrase.BROUGHT_BACK.with();
+            case FOLLOW_UP ->
+                step.state() == StepState.READY ? step.asked().statement() : PlannedPhrase.BROUGHT_BACK.with();
+            case ANSWER_COPY -> PlannedPhrase.COPY_OF_REPLY_TO.with(step.recipient());
+            default -> step.asked().statement();
+        };
     }
 }

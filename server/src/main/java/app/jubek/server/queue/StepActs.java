@@ -52,7 +52,7 @@ class StepActs {
         return switch (step.state()) {
             case HELD -> mayBeLetGo(step) ? List.of(Act.SEND_NOW, Act.DISCARD) : List.of(Act.DISCARD);
             case READY -> step.waitsForItsTime() ? ofWaiting(step) : List.of();
-            case SENT -> step.isToBeSeen() ? List.of(Act.DEALT_WITH) : List.of();
+            case SENT -> isToBeSeen(step) ? List.of(Act.DEALT_WITH) : List.of();
             case FAILED ->
                 step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
                         ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
@@ -61,6 +61,12 @@ class StepActs {
             case WITHHELD -> ofWithheld(step, unseen);
             default -> List.of();
         };
+    }
+
+    /** It came back as nobody dealt with it, or was not for who had it, and nobody has seen to it. */
+    private static boolean isToBeSeen(StepEntity step) {
+        boolean notFor = step.because().filter(why -> why.is(StepNote.NOT_FOR)).isPresent();
+        return !step.isAttended() && (step.kind() == Work.FOLLOW_UP || notFor);
     }
 
     private static List<Act> ofWaiting(StepEntity step) {
@@ -148,6 +154,6 @@ class StepActs {
             of.bringBackNow(StepNote.BROUGHT_BACK_BY_PERSON.with());
             return;
         }
-        steps.save(StepEntity.bringingBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with(), clock.instant()));
+        steps.save(FollowUps.bringingBack(of, StepNote.BROUGHT_BACK_BY_PERSON.with(), clock.instant()));
     }
 }

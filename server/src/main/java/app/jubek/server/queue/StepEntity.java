@@ -1,8 +1,6 @@
 package app.jubek.server.queue;
 
 import app.jubek.core.plan.Advice;
-import app.jubek.core.plan.PlannedPhrase;
-import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
@@ -10,7 +8,6 @@ import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.statement.StatementJson;
-import app.jubek.server.clearance.Leaving;
 import app.jubek.server.step.Work;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -29,9 +26,6 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Table(name = "step")
 class StepEntity {
-    /** After all that rules do. */
-    private static final int LAST = 1_000;
-
     @Id
     private UUID id;
 
@@ -100,14 +94,6 @@ class StepEntity {
         this.plannedAt = plannedAt;
         this.dueAt = Instant.EPOCH;
         this.state = StepState.PLANNED;
-    }
-
-    /** Back to the inbox, in the name of a step's rule. */
-    static StepEntity bringingBack(StepEntity of, Statement why, Instant plannedAt) {
-        StepEntity back = new StepEntity(of.mailboxId, of.messageId, Work.BRING_BACK, LAST, "{}", plannedAt)
-                .by(of.ruleId, of.ruleVersion, of.ruleName, 0);
-        back.become(StepState.READY, why);
-        return back;
     }
 
     StepEntity by(String rule, int version, String name, int stepOrdinal) {
@@ -270,15 +256,6 @@ class StepEntity {
         return RuleBookJson.readStep(detail);
     }
 
-    Statement statement() {
-        return switch (kind) {
-            case BRING_BACK -> PlannedPhrase.BROUGHT_BACK.with();
-            case FOLLOW_UP -> state == StepState.READY ? asked().statement() : PlannedPhrase.BROUGHT_BACK.with();
-            case ANSWER_COPY -> PlannedPhrase.COPY_OF_REPLY_TO.with(recipient);
-            default -> asked().statement();
-        };
-    }
-
     String recipient() {
         return recipient;
     }
@@ -332,36 +309,8 @@ class StepEntity {
         return kind.leaves() && kind != Work.ANSWER_COPY ? asked().release() : Release.Plain.AT_ONCE;
     }
 
-    /** It came back as nobody dealt with it, or was not for who had it, and nobody has seen to it. */
-    boolean isToBeSeen() {
-        return !attended && (kind == Work.FOLLOW_UP || StepNote.NOT_FOR.id().equals(reason));
-    }
-
-    /** What is about to go out, as far as it is known here. */
-    Leaving leaving(StepRepository.Standing standing) {
-        return new Leaving(
-                messageId,
-                ruleId,
-                kind,
-                recipient,
-                envelopeSender,
-                release(),
-                plannedAt,
-                releaseAt(),
-                approved,
-                standing.getReceived(),
-                standing.getRestored());
-    }
-
     boolean isAttended() {
         return attended;
-    }
-
-    /** Whether it was not done as a rule did not answer. */
-    boolean waitedForAnswerOf(String rule) {
-        return rule.equals(ruleId)
-                && state == StepState.WITHHELD
-                && Reason.NOT_ANSWERED.id().equals(reason);
     }
 
     /** A copy that waits for the same answer to go out. */
