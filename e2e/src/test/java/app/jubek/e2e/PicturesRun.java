@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 
 /** Takes the pictures of docs/screenshots anew, by bin/pictures. */
 class PicturesRun extends Journey {
+    private static final String PORTER = "porter@ostrel-gardens.example";
     private static final String EDITOR = "editor@parish-paper.example";
 
     @Test
@@ -73,6 +74,7 @@ class PicturesRun extends Journey {
         settled();
         picture("suggested-criteria");
         agreement();
+        handedOn();
         waiting();
         addressBook();
     }
@@ -86,6 +88,19 @@ class PicturesRun extends Journey {
         Page agreement = pageOfRequest(EDITOR);
         agreement.getByText("Nothing comes before you agree.").waitFor();
         picture(agreement, "agreement");
+    }
+
+    private void handedOn() {
+        visit("/rules/new");
+        type("add a value to words", "lost umbrella");
+        newStep("forward it: a new message from you");
+        type("add an address to forward to", PORTER);
+        newStep("bring it back if nobody deals with it");
+        switchOn();
+        send("Malin Ekstam <malin@postbox.example>", "visits@ostrel-gardens.example", "lost umbrella", "It is red.");
+        Page forward = pageFrom(PORTER, "Fwd: lost umbrella");
+        forward.getByText("would like to know what becomes of it").waitFor();
+        picture(forward, "handed-on");
     }
 
     private void waiting() {
