@@ -29,6 +29,20 @@ test('what a rule did with a message is one record, and what needs a person is s
   ]);
 });
 
+test('what comes back says when, and once it is dealt with that it is not needed', () => {
+  const step = (kind: string, state: string, releaseAt?: string) =>
+    ({ kind, state, acts: [], done: said(kind), releaseAt }) as unknown as Schemas['StepView'];
+  const waiting = inOneLine([
+    step('FORWARD', 'READY', '2026-12-01T10:00:00Z'),
+    step('FOLLOW_UP', 'READY', '2026-12-01T10:00:00Z'),
+  ]);
+  expect(waiting.map((line) => line.state.split(' ').slice(0, 2).join(' '))).toEqual([
+    'goes out',
+    'comes back',
+  ]);
+  expect(inOneLine([step('FOLLOW_UP', 'DISCARDED')])[0]?.state).toBe('not needed');
+});
+
 test('a reply that was withheld while the message left the inbox is told apart, with why', () => {
   const step = (kind: string, state: string, because?: string, acts: string[] = []) =>
     ({

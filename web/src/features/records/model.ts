@@ -22,6 +22,9 @@ export function needsPerson(step: Step): boolean {
 
 /** How a step stands; of one that goes out later, until when it waits. */
 export function standingInWords(step: Step): string {
+  if (step.kind === 'FOLLOW_UP' && step.state === 'DISCARDED') {
+    return 'not needed';
+  }
   if (step.releaseAt === undefined) {
     return stateInWords(step.state);
   }
@@ -63,15 +66,18 @@ export interface Line {
   because: string[];
 }
 
-/** The steps of a group in one line: those in one state together, what needs a person first. */
+/** The steps of a group in one line: those that stand alike together, what needs a person first. */
 export function inOneLine(steps: Step[]): Line[] {
-  const byState = new Map<Step['state'], Step[]>();
-  steps.forEach((step) => byState.set(step.state, [...(byState.get(step.state) ?? []), step]));
-  return [...byState.values()]
-    .sort((one, other) => Number(needs(other)) - Number(needs(one)))
-    .map((of) => ({
+  const alike = new Map<string, Step[]>();
+  steps.forEach((step) => {
+    const standing = standingInWords(step);
+    alike.set(standing, [...(alike.get(standing) ?? []), step]);
+  });
+  return [...alike]
+    .sort(([, one], [, other]) => Number(needs(other)) - Number(needs(one)))
+    .map(([standing, of]) => ({
       words: of.map(doneInWords).join(', '),
-      state: of[0] ? standingInWords(of[0]) : '',
+      state: standing,
       needsPerson: needs(of),
       because: [
         ...new Set(

@@ -7,7 +7,7 @@ import java.util.Optional;
  * The last line of a forward, with the address of its page; empty where there is nothing to say.
  *
  * @param followedUp the message comes back unless somebody deals with it
- * @param agreed it goes to somebody who agreed to get such mail
+ * @param agreed it goes outside, where somebody agreed to get such mail
  */
 record FootLine(Optional<String> page, boolean followedUp, boolean agreed) {
     String text() {
@@ -28,7 +28,7 @@ record FootLine(Optional<String> page, boolean followedUp, boolean agreed) {
                 ? "Dealt with, not for you, or no longer wanted? Please say so here: "
                 : followedUp
                         ? "Dealt with, or not for you? Please say so here: "
-                        : "You agreed to get such messages. You can stop them here: ";
+                        : "You can stop such messages here: ";
         return says + page.get();
     }
 }
