@@ -26,9 +26,7 @@ record FootLine(Optional<String> page, boolean followedUp, boolean agreed) {
         }
         String says = followedUp && agreed
                 ? "Dealt with, not for you, or no longer wanted? Please say so here: "
-                : followedUp
-                        ? "Dealt with, or not for you? Please say so here: "
-                        : "You can stop such messages here: ";
+                : followedUp ? "Dealt with, or not for you? Please say so here: " : "You can stop such messages here: ";
         return says + page.get();
     }
 }
