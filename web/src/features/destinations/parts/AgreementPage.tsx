@@ -1,38 +1,20 @@
 import { useParams } from 'react-router';
-import { Problem, problemText } from '../../../api/problem';
+import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
-import { Loading, Trouble } from '../../../ui/States';
+import { LinkPage } from '../../../ui/LinkPage';
+import { Trouble } from '../../../ui/States';
 import { useAgreement, useAnswer } from '../queries';
 
 /** Where somebody outside answers a request, without signing in. Looking at it changes nothing. */
 export function AgreementPage() {
   const { token = '' } = useParams();
-  const agreement = useAgreement(token);
   return (
-    <main className="grid min-h-full place-items-center p-4">
-      <div className="w-[520px] max-w-full rounded-lg border border-line bg-sheet p-6">
-        {agreement.isPending && <Loading what="Loading the request" />}
-        {agreement.isError && <NotThere failed={agreement.error} onRetry={() => void agreement.refetch()} />}
-        {agreement.data && <Request token={token} of={agreement.data} />}
-      </div>
-    </main>
+    <LinkPage what="request" shown={useAgreement(token)}>
+      {(shown) => <Request token={token} of={shown} />}
+    </LinkPage>
   );
-}
-
-function NotThere({ failed, onRetry }: { failed: Error; onRetry: () => void }) {
-  if (failed instanceof Problem && failed.status === 404) {
-    return (
-      <>
-        <h1 className="text-lg font-bold">This request is not known</h1>
-        <p className="mt-2 text-ink2">
-          The link may be cut off: copy all of it from the message. Nothing was changed.
-        </p>
-      </>
-    );
-  }
-  return <Trouble text={problemText(failed)} onRetry={onRetry} />;
 }
 
 function Request({ token, of }: { token: string; of: Schemas['AgreementView'] }) {

@@ -1,38 +1,20 @@
 import { useParams } from 'react-router';
-import { Problem, problemText } from '../../../api/problem';
+import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
-import { Loading, Trouble } from '../../../ui/States';
+import { LinkPage } from '../../../ui/LinkPage';
+import { Trouble } from '../../../ui/States';
 import { useHandedOn, useSay } from '../queries';
 
 /** Where whoever got a forward says what becomes of it, without signing in. Looking at it changes nothing. */
 export function HandedOnPage() {
   const { token = '' } = useParams();
-  const handedOn = useHandedOn(token);
   return (
-    <main className="grid min-h-full place-items-center p-4">
-      <div className="w-[520px] max-w-full rounded-lg border border-line bg-sheet p-6">
-        {handedOn.isPending && <Loading what="Loading the message" />}
-        {handedOn.isError && <NotThere failed={handedOn.error} onRetry={() => void handedOn.refetch()} />}
-        {handedOn.data && <Message token={token} of={handedOn.data} />}
-      </div>
-    </main>
+    <LinkPage what="message" shown={useHandedOn(token)}>
+      {(shown) => <Message token={token} of={shown} />}
+    </LinkPage>
   );
-}
-
-function NotThere({ failed, onRetry }: { failed: Error; onRetry: () => void }) {
-  if (failed instanceof Problem && failed.status === 404) {
-    return (
-      <>
-        <h1 className="text-lg font-bold">This message is not known</h1>
-        <p className="mt-2 text-ink2">
-          The link may be cut off: copy all of it from the message. Nothing was changed.
-        </p>
-      </>
-    );
-  }
-  return <Trouble text={problemText(failed)} onRetry={onRetry} />;
 }
 
 function Message({ token, of }: { token: string; of: Schemas['HandedOnView'] }) {

@@ -12,9 +12,7 @@ import app.jubek.core.step.StepState;
 import app.jubek.server.step.StepView;
 import app.jubek.server.step.StepView.Act;
 import app.jubek.server.step.Work;
-import jakarta.mail.Flags;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** A hand-over that comes back is shown at its message, which is back in sight; no bounce but one of ours changes anything. */
@@ -36,13 +34,6 @@ class BounceTest extends ServerTest {
         await(
                 rule + " is " + state,
                 () -> steps(rule).stream().anyMatch(step -> step.kind() != Work.MARK && step.state() == state));
-    }
-
-    private static boolean isBack(String subject) {
-        List<Flags> found = flags(World.VISITS, "INBOX", subject);
-        return found.size() == 1
-                && !found.get(0).contains(Flags.Flag.SEEN)
-                && found.get(0).contains(Flags.Flag.FLAGGED);
     }
 
     @Test

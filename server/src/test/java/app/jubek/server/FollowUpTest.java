@@ -88,13 +88,6 @@ class FollowUpTest extends ServerTest {
                 .toList();
     }
 
-    private static boolean isBack(String subject) {
-        List<Flags> found = flags(World.VISITS, "INBOX", subject);
-        return found.size() == 1
-                && !found.get(0).contains(Flags.Flag.SEEN)
-                && found.get(0).contains(Flags.Flag.FLAGGED);
-    }
-
     @Test
     void whatNobodyDealtWithComesBackUnreadAndFlaggedAndStandsOnTheDesk() {
         handedOn("forgotten", "zinnia");

@@ -144,6 +144,14 @@ abstract class ServerTest extends ServerContext {
         });
     }
 
+    /** Once in the inbox, unread and flagged. */
+    static boolean isBack(String subject) {
+        List<Flags> found = flags(World.VISITS, "INBOX", subject);
+        return found.size() == 1
+                && !found.get(0).contains(Flags.Flag.SEEN)
+                && found.get(0).contains(Flags.Flag.FLAGGED);
+    }
+
     /** Lays a message into a folder, past the mail server's way in. */
     static void lay(String folder, String subject) {
         lay(folder, subject, "");
