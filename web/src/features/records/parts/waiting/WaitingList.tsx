@@ -32,6 +32,7 @@ export function WaitingList({ groups, chosen, onChoose, onSendAll, onDiscardAll 
             <h2 className="min-w-0 grow font-semibold break-words">{group.title}</h2>
             <span className="figures">{group.items.length}</span>
           </div>
+          <Alike group={group} onSendAll={onSendAll} onDiscardAll={onDiscardAll} />
           <ul>
             {group.items.map((item) => (
               <Item
@@ -42,13 +43,13 @@ export function WaitingList({ groups, chosen, onChoose, onSendAll, onDiscardAll 
               />
             ))}
           </ul>
-          <Alike group={group} onSendAll={onSendAll} onDiscardAll={onDiscardAll} />
         </section>
       ))}
     </div>
   );
 }
 
+/** Above the list, which a flood makes long. */
 function Alike({
   group,
   onSendAll,
@@ -59,7 +60,7 @@ function Alike({
   }
   const canBeSent = group.items.every(({ step }) => step.acts.includes('SEND_NOW'));
   return (
-    <div className="flex flex-wrap gap-1 px-2 pt-1 pb-2">
+    <div className="flex flex-wrap gap-1 px-2 pb-1.5">
       {canBeSent && (
         <Button small look="quiet" onClick={() => onSendAll(group)}>
           Send all {group.items.length} …

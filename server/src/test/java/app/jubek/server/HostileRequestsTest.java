@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,6 +29,12 @@ class HostileRequestsTest extends ServerTest {
     private final Random random = new Random(SEED);
     private final List<String> faults = new ArrayList<>();
     private Samples samples = new Samples(NODES.objectNode());
+
+    /** One of the requests stops the mail of every mailbox of the person. */
+    @AfterEach
+    void mailMayLeaveAgain() {
+        jdbc.sql("delete from stop").update();
+    }
 
     @Test
     void nothingAClientSendsMakesTheServerFailAndEveryRefusalIsProblemDetails() {
