@@ -13,7 +13,7 @@ interface Props<Shown> {
 /** A page by itself for whoever holds its link, without signing in. */
 export function LinkPage<Shown>({ what, shown, children }: Props<Shown>) {
   return (
-    <main className="grid min-h-full place-items-center p-4">
+    <main className="grid min-h-full grid-cols-1 place-items-center p-4">
       <div className="w-[520px] max-w-full rounded-lg border border-line bg-sheet p-6">
         {shown.isPending && <Loading what={`Loading the ${what}`} />}
         {shown.isError && <NotThere what={what} failed={shown.error} onRetry={() => void shown.refetch()} />}
