@@ -57,7 +57,7 @@ test('whoever got it says that it is dealt with, and stops such mail by a messag
   expect(await screen.findByText('It is dealt with. Thank you.')).toBeVisible();
   expect(screen.queryByRole('button', { name: 'It is not for me' })).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Stop such mail …' }));
-  expect(await screen.findByText(/A link in that message stops the mail/)).toBeVisible();
+  expect(await screen.findByText(/A link in it stops the mail/)).toBeVisible();
   expect(said).toEqual(['DEALT_WITH', 'STOP']);
 });
 

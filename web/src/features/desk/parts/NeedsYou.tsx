@@ -23,7 +23,7 @@ const NOT_ANSWERED = {
   words: 'Not answered, and out of the inbox',
   list: '/records?view=unanswered',
 } as const;
-const BACK = { of: 'BRING_BACK', words: 'Back in the inbox', list: '/records?view=brought back' } as const;
+const BACK = { of: 'BRING_BACK', words: 'Back in the inbox', list: '/records?view=brought-back' } as const;
 
 /** What waits for a person, most urgent first, each with what can be done about it. */
 export function NeedsYou() {

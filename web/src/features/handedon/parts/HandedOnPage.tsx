@@ -50,7 +50,7 @@ function Message({ token, of }: { token: string; of: Schemas['HandedOnView'] }) 
         <div className="mt-5 border-t border-line pt-4">
           {of.stopAsked ? (
             <p role="status" className="font-semibold">
-              We are writing to {of.recipient}. A link in that message stops the mail.
+              We have asked {of.recipient} by a message. A link in it stops the mail.
             </p>
           ) : (
             <>

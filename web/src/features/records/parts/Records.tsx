@@ -17,7 +17,7 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'done', text: 'Done', states: ['SENT'] },
   { key: 'needs', text: 'Needs you', states: ['HELD', 'FAILED', 'UNCERTAIN'] },
   { key: 'unanswered', text: 'Not answered', states: [] },
-  { key: 'brought back', text: 'Brought back', states: [] },
+  { key: 'brought-back', text: 'Brought back', states: [] },
   { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
 ];
 
@@ -52,7 +52,7 @@ export function Records() {
         <span className="text-sm text-ink2">
           {view?.key === 'waiting'
             ? 'what is to leave, the longest waiting first'
-            : view?.key === 'brought back'
+            : view?.key === 'brought-back'
               ? 'what nobody dealt with, newest first'
               : 'everything the rules did, newest first'}
         </span>
@@ -81,7 +81,7 @@ function Table({ view, states, rule }: TableProps) {
   const recorded = useRecords(states);
   const unanswered = useUnanswered(DAYS_KEPT);
   const broughtBack = useBroughtBack(DAYS_KEPT);
-  const records = view === 'unanswered' ? unanswered : view === 'brought back' ? broughtBack : recorded;
+  const records = view === 'unanswered' ? unanswered : view === 'brought-back' ? broughtBack : recorded;
   const act = useAct();
   const [sent, setSent] = useState<Schemas['StepView']>();
   const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
@@ -105,7 +105,7 @@ function Table({ view, states, rule }: TableProps) {
               ? 'Nothing has been done yet. When a rule acts on a new message, it appears here with the reason.'
               : view === 'unanswered'
                 ? 'No message left the inbox without the answer of its rule, or somebody has seen to each.'
-                : view === 'brought back'
+                : view === 'brought-back'
                   ? 'No message came back because nobody dealt with it, or somebody has seen to each.'
                   : 'Nothing here.'}
           </Empty>

@@ -135,6 +135,12 @@ class DestinationTest extends ServerTest {
             anybody.send("POST", "/api/handed-on/" + page, "{\"said\":\"STOP\"}", "application/json");
         }
         await("the address is asked", () -> mail(vera, "INBOX").size() == 3);
+        anybody.send("POST", "/api/handed-on/" + page, "{\"said\":\"STOP\"}", "application/json");
+        assertThat(anybody.get("/api/handed-on/" + page).get("stopAsked").asBoolean())
+                .as("once a day, whoever asks")
+                .isTrue();
+        assertThat(destination(vera).nextRequest().orElseThrow())
+                .isAfter(Instant.now().plus(Duration.ofDays(300)));
         assertThat(destination(vera).state()).isEqualTo(Agreement.CONFIRMED);
         assertThat(answer(token(vera, 2), false).statusCode()).isEqualTo(200);
         assertThat(destination(vera).state()).isEqualTo(Agreement.DECLINED);

@@ -33,7 +33,8 @@ class AgreementEntity {
     private @Nullable Instant requestDueAt;
     private int requests;
     private int wrongCodes;
-    private boolean stopAsked;
+    private boolean stopDue;
+    private @Nullable Instant stopAskedAt;
 
     protected AgreementEntity() {}
 
@@ -87,7 +88,8 @@ class AgreementEntity {
 
     void become(Agreement next, Instant at, Optional<Instant> ends) {
         state = next;
-        stopAsked = false;
+        stopDue = false;
+        stopAskedAt = null;
         stateSince = at;
         endsAt = ends.orElse(null);
     }
@@ -98,18 +100,20 @@ class AgreementEntity {
     }
 
     /** Whoever has a message that was handed on wants it stopped; the address itself is to confirm it. */
-    void askToStop(Instant now) {
-        stopAsked = true;
-        requestDueAt = now;
+    void askToStop(Instant when) {
+        stopDue = true;
+        stopAskedAt = when;
+        requestDueAt = when;
     }
 
-    boolean isStopAsked() {
-        return stopAsked;
+    /** Since an instant. */
+    boolean isStopAsked(Instant since) {
+        return stopAskedAt != null && stopAskedAt.isAfter(since);
     }
 
     /** What a request that is due is about; empty where there is nothing to ask. */
     Optional<AgreementRequest.Why> requestWhy() {
-        if (stopAsked && state.isGiven()) {
+        if (stopDue && state.isGiven()) {
             return Optional.of(AgreementRequest.Why.STOP);
         }
         return switch (state) {
@@ -135,6 +139,6 @@ class AgreementEntity {
     void asked() {
         requests = requests + 1;
         wrongCodes = 0;
-        stopAsked = false;
+        stopDue = false;
     }
 }

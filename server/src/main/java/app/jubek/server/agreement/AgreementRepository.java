@@ -22,7 +22,7 @@ interface AgreementRepository extends JpaRepository<AgreementEntity, UUID> {
     /** Two rules may name an address at the same moment; it is asked once. */
     @Modifying
     @Query("insert into AgreementEntity (id, mailboxId, address, addressKey, state, stateSince, askedBy, requestDueAt,"
-            + " requests, wrongCodes, stopAsked)"
+            + " requests, wrongCodes, stopDue)"
             + " values (:id, :mailbox, :address, :key, ASKED, :now, :who, :now, 0, 0, false)"
             + " on conflict (mailboxId, addressKey) do nothing")
     int ask(UUID id, UUID mailbox, String address, String key, Instant now, String who);

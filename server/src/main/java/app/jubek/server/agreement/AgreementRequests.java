@@ -61,6 +61,7 @@ public class AgreementRequests {
     /**
      * A request to be sent now. It counts as sent from here on, so that it can't be sent twice.
      *
+     * @param why what it is about
      */
     public record ToSend(
             UUID id,
@@ -120,8 +121,7 @@ public class AgreementRequests {
     private static Optional<Instant> next(AgreementEntity agreement, AgreementRequest.Why why, Instant now) {
         return switch (why) {
             case FIRST -> Optional.of(now.plus(REMIND_AFTER)).filter(when -> agreement.requests() == 0);
-            case AGAIN -> Optional.empty();
-            case STOP -> agreement.renewedAt().filter(now::isBefore);
+            case AGAIN, STOP -> agreement.renewedAt().filter(now::isBefore);
         };
     }
 
@@ -150,7 +150,14 @@ public class AgreementRequests {
         requests.findById(request.id()).orElseThrow().failed(why);
         AgreementEntity agreement =
                 agreements.toChange(request.destination().id()).orElseThrow();
-        agreement.askNext(passing ? Optional.of(clock.instant().plus(TRY_AGAIN_AFTER)) : Optional.empty());
+        Instant now = clock.instant();
+        agreement.askNext(
+                passing
+                        ? Optional.of(now.plus(TRY_AGAIN_AFTER))
+                        : agreement.renewedAt().filter(now::isBefore));
+        if (passing && request.why() == AgreementRequest.Why.STOP) {
+            agreement.askToStop(now.plus(TRY_AGAIN_AFTER));
+        }
     }
 
     /**

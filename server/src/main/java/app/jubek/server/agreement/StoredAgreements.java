@@ -8,6 +8,7 @@ import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.Refused;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Collection;
@@ -26,6 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps what addresses outside have said, and changes it as {@link Agreement} allows. */
 @Service
 public class StoredAgreements {
+    private static final Duration STOP_ASKED_FOR = Duration.ofDays(1);
     private static final Set<Agreement> GIVEN = EnumSet.of(Agreement.CONFIRMED, Agreement.VOUCHED_FOR);
 
     private final AgreementRepository agreements;
@@ -112,12 +114,13 @@ public class StoredAgreements {
                 .map(found -> shown(List.of(found)).get(0));
     }
 
-    /** Whoever has its mail wants no more; the address itself is asked whether that is so, once for all who say it. */
+    /** Whoever has its mail wants no more; the address itself is asked whether that is so, once a day for all who say it. */
     @Transactional
     public void askToStop(UUID id) {
         AgreementEntity agreement = agreements.toChange(id).orElseThrow(Refused::notFound);
-        if (agreement.state().isGiven() && !agreement.isStopAsked()) {
-            agreement.askToStop(clock.instant());
+        Instant now = clock.instant();
+        if (agreement.state().isGiven() && !agreement.isStopAsked(now.minus(STOP_ASKED_FOR))) {
+            agreement.askToStop(now);
         }
     }
 
@@ -134,6 +137,7 @@ public class StoredAgreements {
                         state(each, now),
                         Optional.ofNullable(latest.get(each.id())),
                         failures(each),
+                        each.isStopAsked(now.minus(STOP_ASKED_FOR)),
                         history.getOrDefault(each.id(), List.of())))
                 .toList();
     }
@@ -143,6 +147,7 @@ public class StoredAgreements {
             Agreement state,
             Optional<AgreementRequestEntity> request,
             int failures,
+            boolean stopAsked,
             List<AgreementChangeEntity> history) {
         return new Destination(
                 each.id(),
@@ -156,7 +161,7 @@ public class StoredAgreements {
                 request.flatMap(AgreementRequestEntity::fault),
                 each.requestDueAt(),
                 failures,
-                each.isStopAsked(),
+                stopAsked,
                 history.stream().map(AgreementChangeEntity::change).toList());
     }
 

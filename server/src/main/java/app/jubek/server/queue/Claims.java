@@ -245,7 +245,7 @@ public class Claims {
                         step, new Trouble(StepNote.GIVEN_UP.with(trouble.cause(), step.attempts()), trouble.advice()));
                 return;
             }
-            step.become(StepState.READY, StepNote.TO_BE_TRIED_AGAIN.with(trouble.cause()));
+            step.retry(StepNote.TO_BE_TRIED_AGAIN.with(trouble.cause()));
             trouble.advice().ifPresent(step::advise);
             counts.changed(step.mailboxId());
             steps.postpone(step.id(), pauses.get(step.attempts() - 1).toNanos());

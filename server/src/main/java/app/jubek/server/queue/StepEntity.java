@@ -118,9 +118,19 @@ class StepEntity {
 
     void become(StepState next) {
         state = state.become(next);
-        reason = null;
-        reasonArguments = null;
+        if (kind != Work.BRING_BACK) {
+            reason = null;
+            reasonArguments = null;
+        }
         advice = null;
+    }
+
+    /** Why a message is brought back stays with it, whatever stands in the way. */
+    void retry(Statement trouble) {
+        become(StepState.READY);
+        if (kind != Work.BRING_BACK) {
+            note(trouble);
+        }
     }
 
     void become(StepState next, Statement why) {
@@ -145,23 +155,19 @@ class StepEntity {
     }
 
     void claim(Instant at, UUID node) {
-        Optional<Statement> why = because().filter(reason -> kind == Work.BRING_BACK);
         become(StepState.SENDING);
-        why.ifPresent(this::note);
         claimedAt = at;
         claimedBy = node;
         attempts++;
     }
 
-    /** With what there is to say of how it was done. */
     void done(Instant at) {
-        Optional<Statement> why = perhapsTwice
-                ? Optional.of(StepNote.PERHAPS_TWICE.with())
-                : kind == Work.FOLLOW_UP
-                        ? Optional.of(StepNote.NOBODY_DEALT_WITH_IT.with())
-                        : because().filter(known -> kind == Work.BRING_BACK);
         settle(StepState.SENT, at);
-        why.ifPresent(this::note);
+        if (perhapsTwice) {
+            note(StepNote.PERHAPS_TWICE.with());
+        } else if (kind == Work.FOLLOW_UP) {
+            note(StepNote.NOBODY_DEALT_WITH_IT.with());
+        }
     }
 
     /** It may go out from then on. */
