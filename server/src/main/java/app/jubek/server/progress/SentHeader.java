@@ -1,14 +1,12 @@
 package app.jubek.server.progress;
 
-import app.jubek.core.text.Pieces;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.SentBy;
+import app.jubek.core.reading.MessageReading;
+import app.jubek.core.text.Limits;
 import app.jubek.server.mailbox.UidCommands;
-import com.google.re2j.Matcher;
-import com.google.re2j.Pattern;
 import jakarta.mail.MessagingException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -20,8 +18,7 @@ import java.util.TreeMap;
 record SentHeader(String messageId, List<String> references, boolean automatic) {
     private static final String FIELDS = "BODY.PEEK[HEADER.FIELDS (MESSAGE-ID IN-REPLY-TO REFERENCES AUTO-SUBMITTED)]";
 
-    private static final Pattern ID = Pattern.compile("<[^<>\\s]+>");
-    private static final Pattern FOLD = Pattern.compile("\r?\n[ \t]+");
+    private static final MessageReading READING = new MessageReading(Limits.standard());
 
     /** The nearest ancestors; of a conversation without end the rest tells nothing more. */
     private static final int ANCESTORS = 40;
@@ -30,7 +27,7 @@ record SentHeader(String messageId, List<String> references, boolean automatic) 
     static Map<Long, SentHeader> of(List<Long> uids, UidCommands commands) throws MessagingException {
         Map<Long, SentHeader> found = new TreeMap<>();
         for (UidCommands.Content content : commands.contents(uids, FIELDS)) {
-            SentHeader header = read(new String(content.bytes(), StandardCharsets.ISO_8859_1));
+            SentHeader header = read(content.bytes());
             if (!header.messageId().isEmpty()) {
                 found.put(content.uid(), header);
             }
@@ -38,31 +35,12 @@ record SentHeader(String messageId, List<String> references, boolean automatic) 
         return found;
     }
 
-    private static SentHeader read(String fields) {
-        String messageId = "";
-        List<String> references = new ArrayList<>();
-        boolean automatic = false;
-        for (String line : Pieces.between(FOLD.matcher(fields).replaceAll(" "), '\n')) {
-            String name = line.substring(0, Math.max(line.indexOf(':'), 0)).toLowerCase(Locale.ROOT);
-            String value = line.substring(line.indexOf(':') + 1).strip();
-            switch (name) {
-                case "message-id" -> messageId = ids(value).stream().findFirst().orElse("");
-                case "in-reply-to", "references" -> references.addAll(ids(value));
-                case "auto-submitted" ->
-                    automatic = !value.toLowerCase(Locale.ROOT).startsWith("no");
-                default -> {}
-            }
-        }
-        List<String> nearest = references.subList(Math.max(references.size() - ANCESTORS, 0), references.size());
-        return new SentHeader(messageId, nearest, automatic);
-    }
-
-    private static List<String> ids(String value) {
-        List<String> found = new ArrayList<>();
-        Matcher ids = ID.matcher(value);
-        while (ids.find()) {
-            found.add(ids.group());
-        }
-        return found;
+    private static SentHeader read(byte[] fields) {
+        ReadMessage read = READING.read(fields);
+        List<String> all = read.references();
+        return new SentHeader(
+                read.messageId().orElse(""),
+                all.subList(Math.max(all.size() - ANCESTORS, 0), all.size()),
+                !read.sentBy().contains(SentBy.PERSON));
     }
 }
