@@ -42,6 +42,7 @@ class ArchitectureTest {
             "outgoing",
             "arrival",
             "corpus",
+            "exchange",
             "rehearse",
             "recurring",
             "suggest",

@@ -2,11 +2,15 @@ package app.jubek.core;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.decide.DecisionContext;
+import app.jubek.core.exchange.MailboxHere;
 import app.jubek.core.message.ReadMessage;
+import app.jubek.core.outgoing.Composer;
+import app.jubek.core.outgoing.DocumentContents;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.Agreements;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.reading.MessageReading;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.safety.ReplyHistory;
@@ -21,8 +25,10 @@ import app.jubek.core.wording.Wording;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The vocabulary of the tests: messages, and the context of the visits desk. */
 public final class Mails {
@@ -148,5 +154,14 @@ public final class Mails {
 
     public static DecisionContext context() {
         return at(NOW, ReplyHistory.empty());
+    }
+
+    /** A mailbox with its rules, as an exchange is played through with it. */
+    public static MailboxHere here(OwnSide own, AddressBook people, RuleBook book) {
+        MessageContext context = new MessageContext(
+                own, people, NOW, NOW, ZoneOffset.UTC, false, own.identity().address(), "INBOX", false);
+        DecisionContext at = DecisionContext.tryingOut(context, Opening.usual(ZoneOffset.UTC), HOPS);
+        Composer composer = new Composer(own, HOPS, ZoneOffset.UTC, DocumentContents.none(), Optional.empty());
+        return MailboxHere.with(book, at, composer);
     }
 }

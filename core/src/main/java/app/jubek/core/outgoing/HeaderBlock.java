@@ -9,15 +9,15 @@ import org.apache.james.mime4j.codec.EncoderUtil;
 import org.apache.james.mime4j.util.MimeUtil;
 
 /** Header fields as they go out: ASCII, folded, and never more fields than were asked for. */
-final class HeaderBlock {
+public final class HeaderBlock {
     private final StringBuilder lines = new StringBuilder();
 
-    HeaderBlock with(String name, MailAddress address) {
+    public HeaderBlock with(String name, MailAddress address) {
         return raw(name, written(address));
     }
 
     /** No field for nobody. */
-    HeaderBlock with(String name, List<MailAddress> addresses) {
+    public HeaderBlock with(String name, List<MailAddress> addresses) {
         return addresses.isEmpty()
                 ? this
                 : raw(name, addresses.stream().map(HeaderBlock::written).collect(Collectors.joining(", ")));
@@ -30,17 +30,17 @@ final class HeaderBlock {
                 : EncoderUtil.encodeAddressDisplayName(shown) + " <" + address.address() + ">";
     }
 
-    HeaderBlock withText(String name, String text) {
+    public HeaderBlock withText(String name, String text) {
         return raw(name, EncoderUtil.encodeIfNecessary(clean(text), EncoderUtil.Usage.TEXT_TOKEN, name.length() + 2));
     }
 
     /** A value that is a token or ids of ours. */
-    HeaderBlock raw(String name, String value) {
+    public HeaderBlock raw(String name, String value) {
         lines.append(MimeUtil.fold(name + ": " + clean(value), 0)).append("\r\n");
         return this;
     }
 
-    byte[] bytes() {
+    public byte[] bytes() {
         return lines.toString().getBytes(StandardCharsets.US_ASCII);
     }
 

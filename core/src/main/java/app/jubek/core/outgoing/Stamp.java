@@ -6,12 +6,12 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
 /** Who writes to whom, when, and under which Message-ID. */
-record Stamp(MailAddress from, MailAddress to, String messageId, ZonedDateTime at) {
+public record Stamp(MailAddress from, MailAddress to, String messageId, ZonedDateTime at) {
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("EEE, d MMM yyyy HH:mm:ss Z", Locale.ENGLISH);
 
     /** RFC 5322 §3.3. */
-    String date() {
+    public String date() {
         return DATE.format(at);
     }
 }

@@ -15,11 +15,13 @@ public record Finding(Sort sort, RuleId rule, Statement cause, Optional<Integer>
 
     /** What is amiss, the worst first. */
     public enum Sort {
+        LOOP_WITHOUT_END,
         BACK_TO_OWN_MAILBOX,
         CAN_NEVER_MATCH,
         NEVER_REACHED,
         SAME_AS_ANOTHER,
         TWO_REPLIES,
+        GOES_ROUND,
         UNANSWERED_AND_MOVED,
         FORWARD_AND_REDIRECT,
         TOO_BROAD,

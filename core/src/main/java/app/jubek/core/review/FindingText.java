@@ -30,5 +30,9 @@ enum FindingText implements Code {
     /** A phrase, so many messages, of so many. */
     INSIDE_LONGER_WORDS,
     /** So many messages, what they say. */
-    PICKS_WHAT_DENIES
+    PICKS_WHAT_DENIES,
+    /** Who answers. */
+    HANDED_ON_FOR_EVER,
+    /** So many messages of ours, why the last was not sent. */
+    SENT_AGAIN_UNTIL
 }

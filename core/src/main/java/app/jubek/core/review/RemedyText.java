@@ -19,5 +19,7 @@ enum RemedyText implements Code {
     REMOVE_THIS_RULE,
     /** A phrase. */
     ONLY_WHOLE_WORD,
-    LEAVE_OUT
+    LEAVE_OUT,
+    /** Addresses. */
+    LEAVE_OUT_THEIR_MAIL
 }

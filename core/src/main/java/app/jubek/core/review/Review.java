@@ -1,6 +1,7 @@
 package app.jubek.core.review;
 
 import app.jubek.core.corpus.Corpus;
+import app.jubek.core.exchange.Loops;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.RuleBook;
@@ -24,9 +25,15 @@ public final class Review {
      * All findings, the worst first.
      *
      * @param unanswered what rules did within the last time
+     * @param tried whether what they send comes back
      */
     public static List<Finding> of(
-            RuleBook book, Corpus.View past, OwnSide own, Opening opening, List<Unanswered> unanswered) {
+            RuleBook book,
+            Corpus.View past,
+            OwnSide own,
+            Opening opening,
+            List<Unanswered> unanswered,
+            List<Loops.Tried> tried) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
         Set<RuleId> settled = fromCriteria.stream()
                 .filter(finding -> SETTLES.contains(finding.sort()))
@@ -36,9 +43,15 @@ public final class Review {
                         fromCriteria,
                         new FromRecords(book, unanswered).findings(),
                         new FromEvidence(book, past, opening).findings(settled),
-                        new FromWords(book, past).findings())
+                        new FromWords(book, past).findings(),
+                        loops(book, tried))
                 .flatMap(List::stream)
                 .sorted(Comparator.comparing(Finding::sort))
                 .toList();
+    }
+
+    /** Findings on what comes back and is sent again, in the order of the rules. */
+    public static List<Finding> loops(RuleBook book, List<Loops.Tried> tried) {
+        return new FromLoops(book, tried).findings();
     }
 }

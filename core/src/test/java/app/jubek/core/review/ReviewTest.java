@@ -12,6 +12,9 @@ import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.exchange.Loops;
+import app.jubek.core.exchange.MailboxHere;
+import app.jubek.core.people.AddressBook;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
@@ -97,7 +100,9 @@ class ReviewTest {
     /** With records that say how often the planted rule left a message unanswered and moved it. */
     private List<Finding> review(RuleBook book) {
         Unanswered often = new Unanswered(new RuleId("fault"), 4, 20);
-        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), List.of(often));
+        MailboxHere visits = Mails.here(Mails.VISITS, AddressBook.empty(), book);
+        List<Loops.Tried> tried = new Loops(List.of(visits)).of(visits, Loops.Examples.none());
+        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), List.of(often), tried);
     }
 
     private Set<Sort> sorts(List<Rule> rules) {
@@ -133,6 +138,27 @@ class ReviewTest {
                                 from("example"),
                                 Ending.CONTINUE,
                                 new Step.Forward(redirect("noor").to(), "")));
+            case LOOP_WITHOUT_END ->
+                List.of(rule(
+                        "fault",
+                        words(word),
+                        Ending.CONTINUE,
+                        new Step.Redirect(List.of(MailAddress.of("noor@parish-paper.example"))),
+                        new Step.Forward(
+                                List.of(
+                                        MailAddress.of("desk@parish-paper.example"),
+                                        MailAddress.of("bookings@valley-buses.example")),
+                                "")));
+            case GOES_ROUND ->
+                List.of(rule(
+                        "fault",
+                        words(word),
+                        Ending.CONTINUE,
+                        new Step.Forward(
+                                List.of(
+                                        redirect("noor").to().get(0),
+                                        redirect("gate").to().get(0)),
+                                "")));
             case TOO_BROAD -> List.of(rule("fault", from("example"), Ending.CONTINUE, redirect("noor")));
             case PART_OF_LONGER_WORDS -> List.of(rule("fault", words("art"), Ending.CONTINUE, redirect("noor")));
             case NEGATED -> List.of(rule("fault", words("cancelled"), Ending.CONTINUE, redirect("noor")));
