@@ -29,6 +29,7 @@ export const keys = {
   kind: key('kind'),
   kinds: key('kinds'),
   limits: key('limits'),
+  loops: key('loops'),
   mailbox: key('mailbox'),
   message: key('message'),
   messages: key('messages'),

@@ -484,6 +484,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/loops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loops"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/messages/search": {
         parameters: {
             query?: never;
@@ -1503,6 +1519,14 @@ export interface components {
         DraftsView: {
             drafts: components["schemas"]["DraftView"][];
         };
+        EdgeView: {
+            by: components["schemas"]["SendingRule"][];
+            from: string;
+            inCircle: boolean;
+            /** @enum {string} */
+            round?: "ENDLESS" | "WENT_ROUND" | "CAME_BACK" | "QUIET";
+            to: string;
+        };
         EveryMessage: {
             /** @enum {boolean} */
             everything: true;
@@ -1632,7 +1656,7 @@ export interface components {
             remedy?: components["schemas"]["Statement"];
             rule: string;
             /** @enum {string} */
-            sort: "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+            sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         FollowUpStep: {
             /** @enum {string} */
@@ -1799,6 +1823,19 @@ export interface components {
             /** @enum {string} */
             do: "remind";
         };
+        LoopFinding: {
+            cause: components["schemas"]["Statement"];
+            document?: components["schemas"]["RuleBook"];
+            remedy?: components["schemas"]["Statement"];
+        };
+        LoopsAsked: {
+            document?: components["schemas"]["RuleBook"];
+        };
+        LoopsView: {
+            edges: components["schemas"]["EdgeView"][];
+            nodes: components["schemas"]["Node"][];
+            rules: components["schemas"]["TriedRule"][];
+        };
         MailboxName: {
             address: string;
             /** Format: uuid */
@@ -1879,6 +1916,11 @@ export interface components {
             rule?: string;
             words: string;
         };
+        Node: {
+            id: string;
+            /** @enum {string} */
+            where: "HERE" | "INSIDE" | "OUTSIDE" | "SENDERS";
+        };
         NoneOf: {
             none: components["schemas"]["Criterion"][];
         };
@@ -1929,6 +1971,14 @@ export interface components {
             /** Format: int32 */
             everySeconds: number;
             paused: boolean;
+        };
+        PassedView: {
+            from?: string;
+            /** @enum {string} */
+            kind?: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP";
+            rule?: string;
+            subject?: string;
+            to?: string;
         };
         PasswordChange: {
             current: string;
@@ -2222,6 +2272,12 @@ export interface components {
             /** Format: int32 */
             messages: number;
         };
+        SendingRule: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP";
+            name: string;
+            rule: string;
+        };
         SentView: {
             attachments: components["schemas"]["Attachment"][];
             page: string;
@@ -2447,6 +2503,17 @@ export interface components {
             /** @enum {string} */
             part: "sent by" | "group" | "relationship";
             values: string[];
+        };
+        TriedRule: {
+            /** @enum {string} */
+            among?: "PERSON" | "AUTOMATIC_REPLIER" | "ANSWERS_EVERYTHING";
+            endedBy?: components["schemas"]["Statement"];
+            finding?: components["schemas"]["LoopFinding"];
+            /** @enum {string} */
+            how?: "ENDLESS" | "WENT_ROUND" | "CAME_BACK" | "QUIET";
+            messages: components["schemas"]["PassedView"][];
+            name: string;
+            rule: string;
         };
         TroubleView: {
             advice?: components["schemas"]["Statement"];
@@ -3397,6 +3464,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LimitsView"];
+                };
+            };
+        };
+    };
+    loops: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoopsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LoopsView"];
                 };
             };
         };

@@ -51,7 +51,7 @@ export function useSaving({ version, document }: Shown) {
     const save = (rules: Rule[], what: string) => saveBook(withRules(document, rules), what);
     return { save, saveBook };
   }, [mutate, tell, version, document]);
-  return { ...acts, error: saving.error };
+  return { ...acts, error: saving.error, refused: saving.variables?.document };
 }
 
 /** The acts stay the same until the rules change, so that rows that did not change are left alone. */
@@ -60,7 +60,7 @@ export function useRowActs(
   select: (id: string) => void,
   onMoved: (rule: Rule, order: number) => void,
 ) {
-  const { save, error: savingError } = useSaving(shown);
+  const { save, error: savingError, refused } = useSaving(shown);
   const rehearsal = useRehearsal();
   const { mutate: rehearse } = rehearsal;
   const [asked, setAsked] = useState<AskedMove>();
@@ -100,5 +100,5 @@ export function useRowActs(
       },
     };
   }, [document, save, rehearse, navigate, select, onMoved]);
-  return { acts, asked, answered: () => setAsked(undefined), error: savingError ?? rehearsal.error };
+  return { acts, asked, answered: () => setAsked(undefined), error: savingError ?? rehearsal.error, refused };
 }

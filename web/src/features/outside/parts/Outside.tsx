@@ -38,6 +38,7 @@ export function Outside() {
         <div className="shrink-0 overflow-auto border-r border-line bg-sheet px-4 py-3 columns:w-[280px]">
           <h2 className="mb-2 font-bold">Write as anybody</h2>
           <WriteLetter />
+          <Special />
         </div>
         <nav
           aria-label="Simulated mailboxes"
@@ -50,6 +51,32 @@ export function Outside() {
       </div>
       <RawSheet at={letter} onClose={() => setLetter(undefined)} />
     </section>
+  );
+}
+
+/** What the simulated post office does by itself. */
+function Special() {
+  return (
+    <details className="mt-4 text-sm text-ink2">
+      <summary className="cursor-pointer font-semibold">Addresses that do something by themselves</summary>
+      <ul className="mt-1 grid gap-1">
+        <li>
+          <b>person.…@</b> answers each sender once
+        </li>
+        <li>
+          <b>away.…@</b> has an automatic reply that keeps to the standard
+        </li>
+        <li>
+          <b>answers.…@</b> is a program that answers every message
+        </li>
+        <li>
+          <b>gone.…@</b> takes nothing, and it comes back
+        </li>
+        <li>
+          <b>late.…@</b> takes it late, and says so
+        </li>
+      </ul>
+    </details>
   );
 }
 

@@ -6,11 +6,13 @@ import { ShortDate } from '../../mailbox';
 type Finding = Schemas['FindingView'];
 
 const NAMES: Record<Finding['sort'], string> = {
+  LOOP_WITHOUT_END: 'mail goes round without end',
   BACK_TO_OWN_MAILBOX: 'sends mail back to this mailbox',
   CAN_NEVER_MATCH: 'can never match',
   NEVER_REACHED: 'never reached',
   SAME_AS_ANOTHER: 'same as another',
   TWO_REPLIES: 'two replies to one message',
+  GOES_ROUND: 'mail goes round, and ends',
   UNANSWERED_AND_MOVED: 'moved without an answer',
   FORWARD_AND_REDIRECT: 'forwarded and redirected',
   TOO_BROAD: 'very broad',
@@ -19,6 +21,9 @@ const NAMES: Record<Finding['sort'], string> = {
   COVERED_VALUES: 'values that add nothing',
   NEVER_MATCHED: 'never matched',
 };
+
+/** Found by playing them through. */
+const LOOPS: Finding['sort'][] = ['LOOP_WITHOUT_END', 'GOES_ROUND'];
 
 interface Props {
   findings: Finding[];
@@ -45,6 +50,16 @@ export function Findings({ findings, onRemedy }: Props) {
                   {finding.example.subject || '(no subject)'}
                 </Link>{' '}
                 · <ShortDate of={finding.example.received} />
+              </p>
+            )}
+            {LOOPS.includes(finding.sort) && (
+              <p className="mt-0.5 text-sm">
+                <Link
+                  className="font-semibold text-moss"
+                  to={`/rules?view=where-mail-goes&rule=${finding.rule}`}
+                >
+                  Show the messages
+                </Link>
               </p>
             )}
             {finding.remedy && (

@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
@@ -11,6 +11,7 @@ import { useRowActs, useSaving } from '../acts';
 import { copied, copiedFor, stream, templatesOf, type Rule } from '../model';
 import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
 import { useDestinations, waitedFor } from '../../destinations';
+import { LoopRefused, loopOf, WhereMailGoes } from '../../loops';
 import { useToday } from '../../mailbox';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
@@ -20,6 +21,10 @@ import { Stream } from './Stream';
 
 export function RuleList() {
   const book = useRuleBook();
+  const [search] = useSearchParams();
+  if (search.get('view') === 'where-mail-goes') {
+    return <WhereMailGoes />;
+  }
   if (book.isPending) {
     return <Loading what="Loading the rules" />;
   }
@@ -94,6 +99,9 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
               onChange={(e) => setFilter(e.target.value)}
             />
           )}
+          <Button small look="quiet" onClick={() => void navigate('/rules?view=where-mail-goes')}>
+            Where mail goes
+          </Button>
           <Button small look="quiet" onClick={() => setHistory(true)}>
             History
           </Button>
@@ -102,7 +110,16 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
           </Button>
         </div>
         <div className="mx-4 mb-2 grid gap-2">
-          {moving.error && <Trouble text={problemText(moving.error)} />}
+          {moving.error &&
+            (loopOf(moving.error) && moving.refused ? (
+              <LoopRefused
+                problem={moving.error}
+                document={moving.refused}
+                onRemedy={(mended) => saveBook(mended, 'The rules are saved, with that mail left out.')}
+              />
+            ) : (
+              <Trouble text={problemText(moving.error)} />
+            ))}
           {remedy.error && <Trouble text={problemText(remedy.error)} />}
           {error && <Trouble text={problemText(error)} />}
           {figures.isError && (

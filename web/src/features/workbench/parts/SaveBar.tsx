@@ -6,9 +6,10 @@ import { count, counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
+import { LoopRefused, loopOf } from '../../loops';
 import { useDone } from '../../mailbox';
 import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
-import { ask, lacking, type Draft, type Fault } from '../model';
+import { ask, draftOf, lacking, type Draft, type Fault } from '../model';
 
 interface Props {
   draft: Draft;
@@ -33,7 +34,7 @@ interface Props {
 }
 
 export function SaveBar(props: Props) {
-  const { draft, begin, isNew, picked, unfinished, difference, onSaved, onDrop } = props;
+  const { draft, begin, isNew, picked, unfinished, difference, onChange, onSaved, onDrop } = props;
   const book = useRuleBook();
   const saving = useSaveRuleBook();
   const done = useDone();
@@ -91,7 +92,18 @@ export function SaveBar(props: Props) {
       )}
       {saving.isError && !conflict && (
         <div className="px-4 pt-2">
-          <Trouble text={problemText(saving.error)} />
+          {loopOf(saving.error) ? (
+            <LoopRefused
+              problem={saving.error}
+              document={saving.variables.document}
+              onRemedy={(mended) => {
+                saving.reset();
+                onChange(draftIn(mended, draft));
+              }}
+            />
+          ) : (
+            <Trouble text={problemText(saving.error)} />
+          )}
         </div>
       )}
       <Shadows {...props} />
@@ -217,6 +229,13 @@ function Conflict({ problem, name, id, onMine }: ConflictProps) {
       </Button>
     </div>
   );
+}
+
+/** A draft as its rule stands among other rules; on or off as it was. */
+function draftIn(book: RuleBook, draft: Draft): Draft {
+  const at = book.rules.findIndex((rule) => rule.id === draft.id);
+  const rule = book.rules[at];
+  return rule ? { ...draftOf(rule, at), on: draft.on } : draft;
 }
 
 /** The rules with one put at its order. */

@@ -42,6 +42,8 @@ abstract class Journey {
             "/desk",
             "rules",
             "/rules",
+            "where-mail-goes",
+            "/rules?view=where-mail-goes",
             "templates",
             "/templates",
             "address-book",

@@ -77,6 +77,7 @@ class PicturesRun extends Journey {
         handedOn();
         waiting();
         addressBook();
+        whereMailGoes();
     }
 
     private void agreement() {
@@ -126,6 +127,19 @@ class PicturesRun extends Journey {
         page.getByText("congratulations!").waitFor();
         settled();
         picture("waiting");
+    }
+
+    private void whereMailGoes() {
+        visit("/rules/new");
+        type("add a value to words", "guided tour");
+        newStep("forward it: a new message from you");
+        type("add an address to forward to", "noor@ostrel-gardens.example");
+        type("add an address to forward to", "malik@ostrel-gardens.example");
+        page.getByLabel("Name of the rule").fill("Guided tours to both guides");
+        switchOn();
+        visit("/rules?view=where-mail-goes");
+        page.getByText("What it sends comes back").waitFor();
+        picture("where-mail-goes");
     }
 
     private void addressBook() {

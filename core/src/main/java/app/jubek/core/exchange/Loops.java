@@ -1,14 +1,17 @@
 package app.jubek.core.exchange;
 
+import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.exchange.Exchange.How;
 import app.jubek.core.reading.MessageReading;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.text.Limits;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -46,25 +49,39 @@ public final class Loops {
     /** A message of a mailbox's past that a rule picks. */
     @FunctionalInterface
     public interface Examples {
-        Optional<PastMessage> of(MailboxHere mailbox, Rule rule);
+        Optional<PastMessage> of(Rule rule);
 
         static Examples none() {
-            return (mailbox, rule) -> Optional.empty();
+            return rule -> Optional.empty();
+        }
+
+        /** The latest of each rule. */
+        static Examples from(Corpus.View past) {
+            return rule -> {
+                BitSet picked = past.holding(rule.picksOut());
+                picked.andNot(past.holding(rule.leavesOut()));
+                return picked.isEmpty() ? Optional.empty() : Optional.of(past.message(picked.length() - 1));
+            };
         }
     }
 
     /** All rules of a mailbox that are on and make something leave, in their order. */
     public List<Tried> of(MailboxHere mailbox, Examples examples) {
-        return mailbox.sending().map(rule -> tried(mailbox, rule, examples)).toList();
+        return of(mailbox, examples, rule -> true);
+    }
+
+    /** Those of them that are asked for. */
+    public List<Tried> of(MailboxHere mailbox, Examples examples, Predicate<Rule> asked) {
+        return mailbox.sending()
+                .filter(asked)
+                .map(rule -> tried(mailbox, rule, examples))
+                .toList();
     }
 
     private Tried tried(MailboxHere mailbox, Rule rule, Examples examples) {
         Optional<Exchange> worst = Stream.concat(
                         Stream.of(FirstMessage.madeFor(rule, mailbox.identity())),
-                        examples
-                                .of(mailbox, rule)
-                                .flatMap(past -> FirstMessage.like(past, mailbox.identity()))
-                                .stream())
+                        examples.of(rule).flatMap(past -> FirstMessage.like(past, mailbox.identity())).stream())
                 .filter(first -> isPicked(mailbox, rule, first))
                 .flatMap(first -> Stream.of(Correspondent.values())
                         .map(among -> new Simulation(here, among).from(first, mailbox.identity())))

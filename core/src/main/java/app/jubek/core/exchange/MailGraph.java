@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Who is sent mail by the rules of whom, and which of it comes back. */
+/** Who is sent mail by the rules of whom, and which of it comes back; who neither sends nor gets any is left out. */
 public record MailGraph(List<Node> nodes, List<Edge> edges) {
     /** Stands for everybody who may write. */
     public static final String SENDERS = "senders";
@@ -132,7 +132,12 @@ public record MailGraph(List<Node> nodes, List<Edge> edges) {
                     by,
                     isReached(line.from(), line.to()),
                     Optional.ofNullable(rounds.get(line)))));
-            return new MailGraph(List.copyOf(nodes.values()), edges);
+            List<Node> linked = nodes.values().stream()
+                    .filter(node -> lines.keySet().stream()
+                            .anyMatch(line ->
+                                    line.from().equals(node.id()) || line.to().equals(node.id())))
+                    .toList();
+            return new MailGraph(linked, edges);
         }
 
         private List<Line> along(Exchange exchange) {

@@ -1,6 +1,10 @@
 package app.jubek.demo.postoffice;
 
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.exchange.Posted;
 import app.jubek.demo.garden.SenderChecks;
+import app.jubek.demo.recipients.Answering;
+import app.jubek.demo.recipients.Bounces;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -29,12 +33,14 @@ final class SmtpSide {
     private final Mailboxes mailboxes;
     private final OffsetClock clock;
     private final Arrivals arrivals;
+    private final Answering answering;
     private final SMTPServer server;
 
     SmtpSide(Mailboxes mailboxes, String password, OffsetClock clock, Arrivals arrivals) {
         this.mailboxes = mailboxes;
         this.clock = clock;
         this.arrivals = arrivals;
+        this.answering = new Answering(clock::instant);
         this.server = SMTPServer.port(0)
                 .bindAddress(java.net.InetAddress.getLoopbackAddress())
                 .hostName("post-office.example")
@@ -69,6 +75,11 @@ final class SmtpSide {
         mailboxes.deliver(to, traced("localhost", from, to, bytes, now), now);
     }
 
+    private void take(Posted answer) {
+        String from = answer.envelopeSender().map(MailAddress::address).orElse("");
+        answer.to().forEach(to -> take(from, to.address(), answer.bytes()));
+    }
+
     private static byte[] traced(String helo, String from, String recipient, byte[] bytes, Instant now) {
         String trace = "Return-Path: <" + from + ">\r\n"
                 + "Received: from " + helo + " by post-office.example with ESMTP\r\n"
@@ -85,6 +96,7 @@ final class SmtpSide {
         private final MessageContext context;
         private final List<String> recipients = new ArrayList<>();
         private final List<byte[]> reports = new ArrayList<>();
+        private final List<Posted> answers = new ArrayList<>();
         private String from = "";
 
         Handler(MessageContext context) {
@@ -108,7 +120,9 @@ final class SmtpSide {
             String helo = context.getHelo().orElse("unknown");
             for (String recipient : recipients) {
                 if (!Bounces.takesNothing(recipient)) {
-                    mailboxes.deliver(recipient, traced(helo, from, recipient, bytes, now), now);
+                    byte[] arrived = traced(helo, from, recipient, bytes, now);
+                    mailboxes.deliver(recipient, arrived, now);
+                    answering.to(arrived, recipient).ifPresent(answers::add);
                 }
                 Bounces.of(from, recipient, bytes).ifPresent(reports::add);
             }
@@ -120,6 +134,8 @@ final class SmtpSide {
         public void done() {
             reports.forEach(report -> take("", from, report));
             reports.clear();
+            answers.forEach(SmtpSide.this::take);
+            answers.clear();
             recipients.clear();
         }
     }

@@ -1,6 +1,7 @@
 package app.jubek.server.deciding;
 
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.outgoing.DocumentContents;
 import app.jubek.core.outgoing.ForwardPage;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.JubekProperties;
@@ -25,7 +26,16 @@ public class Composers {
     }
 
     public Composer of(Mailbox mailbox) {
-        return new Composer(mailbox.own(), contexts.hops(), mailbox.zone(), documents.bytes(mailbox.id()), page);
+        return with(documents.bytes(mailbox.id()), mailbox);
+    }
+
+    /** For mail that is only played through: documents come along empty. */
+    public Composer withEmptyDocuments(Mailbox mailbox) {
+        return with(document -> new byte[0], mailbox);
+    }
+
+    private Composer with(DocumentContents contents, Mailbox mailbox) {
+        return new Composer(mailbox.own(), contexts.hops(), mailbox.zone(), contents, page);
     }
 
     /** The part before the @ of the Message-ID of a forward; empty for a token that is none of ours, or without pages. */

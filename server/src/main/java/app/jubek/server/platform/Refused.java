@@ -28,6 +28,13 @@ public class Refused extends RuntimeException {
         return new Refused(HttpStatus.UNPROCESSABLE_CONTENT, detail, places, Map.of());
     }
 
+    /**
+     * @param more what a page needs to go on from there
+     */
+    public static Refused invalid(String detail, List<Place> places, Map<String, Object> more) {
+        return new Refused(HttpStatus.UNPROCESSABLE_CONTENT, detail, places, more);
+    }
+
     public static Refused conflict(String detail, Map<String, Object> more) {
         return new Refused(HttpStatus.CONFLICT, detail, List.of(), more);
     }

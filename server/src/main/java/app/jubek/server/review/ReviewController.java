@@ -29,8 +29,10 @@ class ReviewController {
 
     private final PastMail pastMail;
     private final WorkFigures figures;
+    private final Exchanges exchanges;
 
-    ReviewController(PastMail pastMail, WorkFigures figures) {
+    ReviewController(PastMail pastMail, WorkFigures figures, Exchanges exchanges) {
+        this.exchanges = exchanges;
         this.figures = figures;
         this.pastMail = pastMail;
     }
@@ -78,7 +80,8 @@ class ReviewController {
                 window.past(),
                 window.mailbox().own(),
                 window.mailbox().opening(),
-                figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)))
+                figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)),
+                exchanges.tried(window.mailbox().id(), window.book(), rule -> true))
                 .stream();
     }
 

@@ -22,10 +22,12 @@ import tools.jackson.databind.JsonNode;
 class RuleBookController {
     private final RuleBooks books;
     private final OtherMailboxes others;
+    private final BeforeSaving looks;
 
-    RuleBookController(RuleBooks books, OtherMailboxes others) {
+    RuleBookController(RuleBooks books, OtherMailboxes others, BeforeSaving looks) {
         this.books = books;
         this.others = others;
+        this.looks = looks;
     }
 
     record RuleBookView(
@@ -51,7 +53,9 @@ class RuleBookController {
     RuleBookView save(
             @AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox, @RequestBody RuleBookSaving saving) {
         RuleBook wanted = RuleBookJson.read(saving.document());
-        others.check(who, mailbox, books.current(mailbox).book(), wanted);
+        RuleBook before = books.current(mailbox).book();
+        others.check(who, mailbox, before, wanted);
+        looks.check(mailbox, before, wanted);
         return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName()));
     }
 

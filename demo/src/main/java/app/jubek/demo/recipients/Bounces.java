@@ -1,4 +1,4 @@
-package app.jubek.demo.postoffice;
+package app.jubek.demo.recipients;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
@@ -8,19 +8,19 @@ import java.util.Optional;
  * What comes back from addresses that the post office doesn't know, as a report (RFC 3464): those whose local part begins with
  * "gone." take nothing, those with "late." take it later.
  */
-final class Bounces {
+public final class Bounces {
     private static final String GONE = "gone.";
     private static final String LATE = "late.";
     private static final int SHOWN = 8_000;
 
     private Bounces() {}
 
-    static boolean takesNothing(String recipient) {
+    public static boolean takesNothing(String recipient) {
         return recipient.toLowerCase(Locale.ROOT).startsWith(GONE);
     }
 
     /** The report to the envelope's sender; nobody tells the null path (RFC 5321 §6.1). */
-    static Optional<byte[]> of(String sender, String recipient, byte[] message) {
+    public static Optional<byte[]> of(String sender, String recipient, byte[] message) {
         boolean gone = takesNothing(recipient);
         boolean late = recipient.toLowerCase(Locale.ROOT).startsWith(LATE);
         return sender.isEmpty() || !gone && !late

@@ -1,0 +1,116 @@
+package app.jubek.server.review;
+
+import app.jubek.core.exchange.Exchange;
+import app.jubek.core.exchange.Loops;
+import app.jubek.core.exchange.MailboxHere;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
+import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.deciding.Composers;
+import app.jubek.server.deciding.DecisionContexts;
+import app.jubek.server.mailbox.Mailbox;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.platform.Refused;
+import app.jubek.server.rulebook.BeforeSaving;
+import app.jubek.server.rulebook.RuleBooks;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Plays exchanges through with the rules of all mailboxes here. */
+@Component
+class Exchanges implements BeforeSaving {
+    /** How far back a message is looked for that a rule picks. */
+    private static final int DAYS = 180;
+
+    private final Mailboxes mailboxes;
+    private final RuleBooks books;
+    private final AddressBooks people;
+    private final DecisionContexts contexts;
+    private final Composers composers;
+    private final PastMail pastMail;
+    private final Clock clock;
+
+    Exchanges(
+            Mailboxes mailboxes,
+            RuleBooks books,
+            AddressBooks people,
+            DecisionContexts contexts,
+            Composers composers,
+            PastMail pastMail,
+            Clock clock) {
+        this.mailboxes = mailboxes;
+        this.books = books;
+        this.people = people;
+        this.contexts = contexts;
+        this.composers = composers;
+        this.pastMail = pastMail;
+        this.clock = clock;
+    }
+
+    /** All mailboxes, one of them with other rules. */
+    Map<UUID, MailboxHere> here(UUID mailbox, RuleBook rules) {
+        Instant now = clock.instant();
+        return mailboxes.all().stream()
+                .collect(Collectors.toMap(
+                        Mailbox::id,
+                        each -> here(
+                                each,
+                                each.id().equals(mailbox)
+                                        ? rules
+                                        : books.current(each.id()).book(),
+                                now)));
+    }
+
+    private MailboxHere here(Mailbox mailbox, RuleBook rules, Instant now) {
+        return MailboxHere.with(
+                rules,
+                contexts.withEverybodyAgreed(mailbox, mailbox.contextOfInbox(people.of(mailbox.id()), now)),
+                composers.withEmptyDocuments(mailbox));
+    }
+
+    /** What becomes of rules of one mailbox. */
+    List<Loops.Tried> tried(UUID mailbox, RuleBook rules, Predicate<Rule> asked) {
+        return tried(mailbox, here(mailbox, rules), asked);
+    }
+
+    List<Loops.Tried> tried(UUID mailbox, Map<UUID, MailboxHere> here, Predicate<Rule> asked) {
+        Loops.Examples examples =
+                Loops.Examples.from(pastMail.window(mailbox, DAYS).past());
+        return new Loops(new ArrayList<>(here.values())).of(here.get(mailbox), examples, asked);
+    }
+
+    /** A rule that is switched on, or changed while it is on, sends no mail round without end. */
+    @Override
+    public void check(UUID mailbox, RuleBook before, RuleBook wanted) {
+        Predicate<Rule> isNew = rule -> before.find(rule.id())
+                .filter(old -> old.asVersion(1).equals(rule.asVersion(1)))
+                .isEmpty();
+        if (wanted.all().stream().noneMatch(rule -> rule.on() && isNew.test(rule))) {
+            return;
+        }
+        tried(mailbox, wanted, isNew).stream()
+                .filter(Loops.Tried::isEndless)
+                .findFirst()
+                .ifPresent(Exchanges::refuse);
+    }
+
+    private static void refuse(Loops.Tried tried) {
+        String answering = tried.exchange().map(Exchange::answering).orElse(List.of()).stream()
+                .map(address -> address.address())
+                .collect(Collectors.joining(" and "));
+        throw Refused.invalid(
+                "“" + tried.rule().name() + "” can't be on like this: if " + answering
+                        + " answer every message, as some programs do, it hands the answers on without end."
+                        + " Leave out their mail, or keep the rule paused.",
+                List.of(),
+                Map.of("loop", tried.rule().id().value()));
+    }
+}

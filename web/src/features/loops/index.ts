@@ -1,0 +1,3 @@
+export { LoopRefused } from './parts/LoopRefused';
+export { loopOf } from './model';
+export { WhereMailGoes } from './parts/WhereMailGoes';
