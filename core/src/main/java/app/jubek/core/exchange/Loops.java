@@ -19,13 +19,13 @@ import java.util.stream.Stream;
  * message that it picks, against each way in which others may answer.
  */
 public final class Loops {
-    private final List<MailboxHere> here;
+    private final AllHere here;
 
     /**
      * @param here all mailboxes of the installation
      */
     public Loops(List<MailboxHere> here) {
-        this.here = List.copyOf(here);
+        this.here = new AllHere(here);
     }
 
     /**
@@ -84,7 +84,7 @@ public final class Loops {
                         examples.of(rule).flatMap(past -> FirstMessage.like(past, mailbox.identity())).stream())
                 .filter(first -> isPicked(mailbox, rule, first))
                 .flatMap(first -> Stream.of(Correspondent.values())
-                        .map(among -> new Simulation(here, among).from(first, mailbox.identity())))
+                        .map(among -> new Simulation(here, among).from(first, mailbox)))
                 .min(Comparator.comparing(Exchange::how));
         return new Tried(mailbox, rule, worst);
     }

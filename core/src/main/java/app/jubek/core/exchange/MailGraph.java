@@ -10,12 +10,15 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Who is sent mail by the rules of whom, and which of it comes back; who neither sends nor gets any is left out. */
 public record MailGraph(List<Node> nodes, List<Edge> edges) {
@@ -66,14 +69,14 @@ public record MailGraph(List<Node> nodes, List<Edge> edges) {
     }
 
     private static final class Drawing {
-        private final List<MailboxHere> shown;
+        private final AllHere shown;
         private final Map<String, Node> nodes = new LinkedHashMap<>();
         private final Map<Line, List<Way>> lines = new LinkedHashMap<>();
 
         private record Line(String from, String to) {}
 
         Drawing(List<MailboxHere> shown) {
-            this.shown = shown;
+            this.shown = new AllHere(shown);
             shown.forEach(mailbox -> add(mailbox.identity()));
             shown.forEach(mailbox -> mailbox.sending().forEach(rule -> add(mailbox, rule)));
         }
@@ -101,19 +104,14 @@ public record MailGraph(List<Node> nodes, List<Edge> edges) {
 
         /** A mailbox is one, by whichever of its addresses. */
         private String idOf(MailAddress address) {
-            return shown.stream()
-                    .filter(mailbox -> mailbox.own().isOwn(address))
-                    .map(mailbox -> mailbox.identity().key())
-                    .findFirst()
-                    .orElse(address.key());
+            return shown.at(address).map(MailboxHere::identity).orElse(address).key();
         }
 
         private Where where(MailAddress address) {
-            if (shown.stream().anyMatch(mailbox -> mailbox.own().isOwn(address))) {
+            if (shown.isHere(address)) {
                 return Where.HERE;
             }
-            boolean inside = shown.stream().anyMatch(mailbox -> mailbox.own().isInside(address));
-            return inside ? Where.INSIDE : Where.OUTSIDE;
+            return shown.isInside(address) ? Where.INSIDE : Where.OUTSIDE;
         }
 
         MailGraph with(Collection<Loops.Tried> tried) {
@@ -125,17 +123,21 @@ public record MailGraph(List<Node> nodes, List<Edge> edges) {
                         rounds.merge(line, exchange.how(), (one, other) -> one.compareTo(other) < 0 ? one : other);
                         lines.computeIfAbsent(line, answers -> new ArrayList<>());
                     }));
+            Map<String, List<String>> next = lines.keySet().stream()
+                    .collect(Collectors.groupingBy(Line::from, Collectors.mapping(Line::to, Collectors.toList())));
+            Map<String, Set<String>> reached = new HashMap<>();
             List<Edge> edges = new ArrayList<>();
             lines.forEach((line, by) -> edges.add(new Edge(
                     line.from(),
                     line.to(),
                     by,
-                    isReached(line.from(), line.to()),
+                    reached.computeIfAbsent(line.to(), to -> reached(to, next)).contains(line.from()),
                     Optional.ofNullable(rounds.get(line)))));
+            Set<String> ends = lines.keySet().stream()
+                    .flatMap(line -> Stream.of(line.from(), line.to()))
+                    .collect(Collectors.toSet());
             List<Node> linked = nodes.values().stream()
-                    .filter(node -> lines.keySet().stream()
-                            .anyMatch(line ->
-                                    line.from().equals(node.id()) || line.to().equals(node.id())))
+                    .filter(node -> ends.contains(node.id()))
                     .toList();
             return new MailGraph(linked, edges);
         }
@@ -153,22 +155,17 @@ public record MailGraph(List<Node> nodes, List<Edge> edges) {
             return nodes.containsKey(id) ? id : SENDERS;
         }
 
-        private boolean isReached(String end, String start) {
+        /** Everybody whom mail may reach from somebody, themselves only where it comes back. */
+        private Set<String> reached(String start, Map<String, List<String>> next) {
             Set<String> seen = new HashSet<>();
-            Deque<String> next = new ArrayDeque<>(List.of(start));
-            while (!next.isEmpty()) {
-                String at = next.pop();
-                if (at.equals(end)) {
-                    return true;
-                }
+            Deque<String> under = new ArrayDeque<>(next.getOrDefault(start, List.of()));
+            while (!under.isEmpty()) {
+                String at = under.pop();
                 if (seen.add(at)) {
-                    lines.keySet().stream()
-                            .filter(line -> line.from().equals(at))
-                            .map(Line::to)
-                            .forEach(next::push);
+                    next.getOrDefault(at, List.of()).forEach(under::push);
                 }
             }
-            return false;
+            return seen;
         }
     }
 }

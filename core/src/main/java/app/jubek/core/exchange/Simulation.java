@@ -2,6 +2,7 @@ package app.jubek.core.exchange;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.decide.Decision;
+import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.exchange.Exchange.How;
 import app.jubek.core.message.ByteSource;
@@ -20,6 +21,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.text.Limits;
 import app.jubek.core.view.MessageContext;
 import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -59,7 +61,7 @@ final class Simulation {
             Reason.HANDED_ON,
             Reason.OWN_SENDER);
 
-    private final List<MailboxHere> here;
+    private final AllHere here;
     private final Correspondent among;
     private final MessageReading reading = new MessageReading(Limits.standard());
     private final Deque<Delivery> underWay = new ArrayDeque<>();
@@ -74,23 +76,31 @@ final class Simulation {
         private final Set<String> sent = new HashSet<>();
     }
 
-    private record Delivery(Posted posted, MailAddress to, List<Passed> way) {
-        ByteSource arrived() {
-            return posted.arrived(to);
-        }
-    }
+    /**
+     * A message on its way.
+     *
+     * @param before what led to it
+     */
+    private record Delivery(Posted posted, MailAddress from, MailAddress to, Passed.By by, List<Passed> before) {}
 
-    Simulation(List<MailboxHere> here, Correspondent among) {
+    /**
+     * A message that got there.
+     *
+     * @param way what led to it, and itself
+     */
+    private record Got(MailAddress by, ByteSource bytes, ReadMessage message, List<Passed> way) {}
+
+    Simulation(AllHere here, Correspondent among) {
         this.here = here;
         this.among = among;
         this.worst = Exchange.quiet(among);
-        here.forEach(mailbox -> mailboxes.put(mailbox.identity(), new Memory()));
+        here.mailboxes().forEach(mailbox -> mailboxes.put(mailbox.identity(), new Memory()));
     }
 
     /** Depth first, so that what does not end is found soon, however many get the same. */
-    Exchange from(FirstMessage first, MailAddress mailbox) {
-        Passed passed = new Passed(first.from(), mailbox, first.subject(), new Passed.By.Sender());
-        underWay.push(new Delivery(first.posted(), mailbox, List.of(passed)));
+    Exchange from(FirstMessage first, MailboxHere mailbox) {
+        underWay.push(
+                new Delivery(first.posted(), first.from(), mailbox.identity(), new Passed.By.Sender(), List.of()));
         while (!underWay.isEmpty() && worst.how() != How.ENDLESS) {
             deliver(underWay.pop());
         }
@@ -99,64 +109,68 @@ final class Simulation {
 
     private void deliver(Delivery delivery) {
         delivered++;
-        if (delivery.way().size() > LONGEST || delivered > MOST) {
+        Got got = arrived(delivery);
+        if (got.way().size() > LONGEST || delivered > MOST) {
             List<Passed> beginning =
-                    delivery.way().subList(0, Math.min(SHOWN, delivery.way().size()));
+                    got.way().subList(0, Math.min(SHOWN, got.way().size()));
             worst = new Exchange(among, How.ENDLESS, beginning, Optional.empty());
             return;
         }
-        here.stream()
-                .filter(mailbox -> mailbox.own().isOwn(delivery.to()))
-                .findFirst()
-                .ifPresentOrElse(mailbox -> decide(mailbox, delivery), () -> answer(delivery));
+        here.at(got.by()).ifPresentOrElse(mailbox -> decide(mailbox, got), () -> answer(got));
+    }
+
+    private Got arrived(Delivery delivery) {
+        ByteSource bytes = delivery.posted().arrived(delivery.to());
+        ReadMessage message = reading.read(bytes.all());
+        List<Passed> way = new ArrayList<>(delivery.before());
+        way.add(new Passed(delivery.from(), delivery.to(), message.subject(), delivery.by()));
+        return new Got(delivery.to(), bytes, message, List.copyOf(way));
     }
 
     /** What those elsewhere write to each other is none of our mail. */
-    private void answer(Delivery delivery) {
-        MailAddress self = delivery.to();
+    private void answer(Got got) {
+        MailAddress self = got.by();
         Set<String> before = answeredBy.computeIfAbsent(self.key(), key -> new HashSet<>());
         String id = "<answer-" + delivered + "@" + self.domain() + ">";
+        ZonedDateTime now = here.mailboxes().get(0).at().now().atZone(ZoneOffset.UTC);
         inWay(self)
-                .answer(
-                        reading.read(delivery.arrived().all()),
-                        self,
-                        before,
-                        id,
-                        here.get(0).at().now().atZone(ZoneOffset.UTC))
-                .ifPresent(answer -> answer.to().stream().filter(this::isHere).forEach(to -> {
+                .answer(got.message(), self, before, id, now)
+                .ifPresent(answer -> answer.to().stream().filter(here::isHere).forEach(to -> {
                     before.add(to.key());
-                    Passed passed = new Passed(self, to, read(answer).subject(), new Passed.By.Answered());
-                    send(delivery, answer, passed);
+                    underWay.push(new Delivery(answer, self, to, new Passed.By.Answered(), got.way()));
                 }));
     }
 
     /** Whoever runs our own domains sees to it that nothing there answers everything. */
     private Correspondent inWay(MailAddress self) {
-        boolean inside = here.stream().anyMatch(mailbox -> mailbox.own().isInside(self));
-        return inside && among == Correspondent.ANSWERS_EVERYTHING ? Correspondent.AUTOMATIC_REPLIER : among;
+        return among == Correspondent.ANSWERS_EVERYTHING && here.isInside(self)
+                ? Correspondent.AUTOMATIC_REPLIER
+                : among;
     }
 
-    private void decide(MailboxHere mailbox, Delivery delivery) {
-        ByteSource bytes = delivery.arrived();
-        ReadMessage message = reading.read(bytes.all());
+    private void decide(MailboxHere mailbox, Got got) {
+        ReadMessage message = got.message();
         Memory memory = mailboxes.get(mailbox.identity());
-        Decision decision = Engine.decide(
-                mailbox.rules(),
-                message,
-                mailbox.at()
-                        .of(context(mailbox, message.references().stream().anyMatch(memory.sent::contains)))
-                        .after(new ReplyHistory(memory.answers)));
+        boolean conversation = message.references().stream().anyMatch(memory.sent::contains);
+        DecisionContext at = mailbox.at().of(context(mailbox, conversation)).after(new ReplyHistory(memory.answers));
+        Decision decision = Engine.decide(mailbox.rules(), message, at);
         decision.notDone().stream()
-                .filter(not -> endsLoop(mailbox, delivery, not))
+                .filter(not -> endsLoop(mailbox, got.way(), not))
                 .findFirst()
-                .ifPresent(not -> note(mailbox, delivery, not));
-        Composer.Original original = new Composer.Original(message, bytes, TraceFields.digestBelow(bytes));
+                .ifPresent(not -> note(got.way(), not));
+        Composer.Original original = new Composer.Original(message, got.bytes(), TraceFields.digestBelow(got.bytes()));
         Composer composer = mailbox.composer().of(decision.planned());
         for (PlannedStep step : leaving(decision)) {
-            Composed composed = composer.compose(step, original, mailbox.at().now());
+            Composed composed = composer.compose(step, original, at.now());
             memory.sent.add(composed.messageId());
-            remember(memory, step, message, mailbox);
-            send(delivery, posted(step, composed, original), passed(mailbox, step, composed, original));
+            remember(memory, step, message, at);
+            Passed.By by = new Passed.By.OfRule(
+                    mailbox.identity(),
+                    step.rule(),
+                    step.ruleName(),
+                    step.step().kind());
+            MailAddress to = composed.outgoing().recipient();
+            underWay.push(new Delivery(posted(step, composed, original), mailbox.identity(), to, by, got.way()));
         }
     }
 
@@ -166,15 +180,11 @@ final class Simulation {
         int elsewhere = 0;
         for (PlannedStep step : decision.planned()) {
             boolean byItself = step.sending().isPresent() && step.step().release() != Release.Plain.ON_APPROVAL;
-            if (byItself && (isHere(step.sending().orElseThrow().to()) || elsewhere++ < ALIKE)) {
+            if (byItself && (here.isHere(step.sending().orElseThrow().to()) || elsewhere++ < ALIKE)) {
                 leaving.add(step);
             }
         }
         return leaving;
-    }
-
-    private boolean isHere(MailAddress address) {
-        return here.stream().anyMatch(mailbox -> mailbox.own().isOwn(address));
     }
 
     private static MessageContext context(MailboxHere mailbox, boolean conversation) {
@@ -192,10 +202,10 @@ final class Simulation {
     }
 
     /** Whether it would have gone on from, or back to, a mailbox whose rules sent what led to it. */
-    private static boolean endsLoop(MailboxHere mailbox, Delivery delivery, NotDone not) {
+    private static boolean endsLoop(MailboxHere mailbox, List<Passed> way, NotDone not) {
         return !not.waits()
                 && END_LOOPS.contains(not.reason())
-                && delivery.way().stream()
+                && way.stream()
                         .filter(passed -> passed.by() instanceof Passed.By.OfRule)
                         .map(Passed::from)
                         .anyMatch(sent -> sent.sameAs(mailbox.identity())
@@ -206,22 +216,22 @@ final class Simulation {
         return step instanceof Step.HandOn handOn && handOn.to().stream().anyMatch(address::sameAs);
     }
 
-    private void note(MailboxHere mailbox, Delivery delivery, NotDone not) {
-        long sent = delivery.way().stream()
+    private void note(List<Passed> way, NotDone not) {
+        long sent = way.stream()
                 .filter(passed -> passed.by() instanceof Passed.By.OfRule)
                 .count();
         How how = sent > 1 ? How.WENT_ROUND : How.CAME_BACK;
         if (how.compareTo(worst.how()) < 0) {
-            worst = new Exchange(among, how, delivery.way(), Optional.of(not));
+            worst = new Exchange(among, how, way, Optional.of(not));
         }
     }
 
-    private static void remember(Memory memory, PlannedStep planned, ReadMessage message, MailboxHere mailbox) {
+    private static void remember(Memory memory, PlannedStep planned, ReadMessage message, DecisionContext at) {
         if (planned.step() instanceof Step.Reply reply) {
             memory.answers.add(new ReplyHistory.Entry(
                     ReplyHistory.key(planned.rule(), reply.options()),
                     ReplyHistory.senders(message, reply.options().to()),
-                    mailbox.at().now()));
+                    at.now()));
         }
     }
 
@@ -232,22 +242,5 @@ final class Simulation {
                 composed.outgoing().envelopeSender(),
                 List.of(composed.outgoing().recipient()),
                 all.all());
-    }
-
-    private Passed passed(MailboxHere mailbox, PlannedStep step, Composed composed, Composer.Original original) {
-        Passed.By by = new Passed.By.OfRule(
-                mailbox.identity(), step.rule(), step.ruleName(), step.step().kind());
-        String subject = read(posted(step, composed, original)).subject();
-        return new Passed(mailbox.identity(), composed.outgoing().recipient(), subject, by);
-    }
-
-    private void send(Delivery after, Posted posted, Passed passed) {
-        List<Passed> way = new ArrayList<>(after.way());
-        way.add(passed);
-        underWay.push(new Delivery(posted, passed.to(), List.copyOf(way)));
-    }
-
-    private ReadMessage read(Posted posted) {
-        return reading.read(posted.bytes());
     }
 }

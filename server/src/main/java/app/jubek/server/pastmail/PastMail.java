@@ -1,6 +1,5 @@
 package app.jubek.server.pastmail;
 
-import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.decide.DecisionContext;
@@ -9,10 +8,10 @@ import app.jubek.core.rehearse.Answerable;
 import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.LivePicked;
 import app.jubek.core.rehearse.Rehearsed;
+import app.jubek.core.rehearse.WouldLeave;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.Limits;
-import app.jubek.core.step.StepKind;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
@@ -23,13 +22,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** A mailbox's past mail within the evidence window, for those who may see it. */
@@ -100,32 +97,7 @@ public class PastMail {
 
         /** What today's rules would have sent at most, the earliest first: some replies would have been withheld. */
         public List<Limits.Leaving> leaving(AddressBook people) {
-            return book.rules().stream()
-                    .filter(Rule::on)
-                    .flatMap(rule -> leaving(rule, people))
-                    .sorted(Comparator.comparing(Limits.Leaving::at))
-                    .toList();
-        }
-
-        private Stream<Limits.Leaving> leaving(Rule rule, AddressBook people) {
-            List<String> handedOn = rule.handsOn()
-                    .flatMap(step -> Stream.concat(
-                            step.to().stream(),
-                            step.groups().stream().map(people::members).flatMap(List::stream)))
-                    .map(MailAddress::key)
-                    .distinct()
-                    .toList();
-            boolean replies = rule.steps().stream().anyMatch(step -> step.kind() == StepKind.REPLY);
-            if (handedOn.isEmpty() && !replies) {
-                return Stream.empty();
-            }
-            return picksLive(rule).stream().mapToObj(past::message).flatMap(message -> {
-                String sender = message.senderKey();
-                Stream<String> answered = replies ? Stream.of(sender) : Stream.empty();
-                return Stream.concat(handedOn.stream(), answered)
-                        .map(to ->
-                                new Limits.Leaving(message.received(), rule.id().value(), to, sender));
-            });
+            return WouldLeave.of(book, people, past, this::picksLive);
         }
 
         /** The book with a rule as it is being made, at its place or at one it is to have. */
