@@ -1249,7 +1249,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            event: "ASKED" | "AGREED" | "DECLINED" | "VOUCHED_FOR" | "LAPSED" | "UNREACHED";
+            event: "ASKED" | "AGREED" | "DECLINED" | "VOUCHED_FOR" | "LAPSED" | "UNREACHED" | "TOLD";
             who: string;
         };
         AgreementView: {
@@ -1263,7 +1263,7 @@ export interface components {
             /** Format: date-time */
             since: string;
             /** @enum {string} */
-            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED";
+            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED" | "TOLD" | "OBJECTED";
             /** Format: date-time */
             until: string;
             who: string;
@@ -1466,13 +1466,14 @@ export interface components {
             fault?: components["schemas"]["Statement"];
             /** Format: uuid */
             id: string;
+            inside: boolean;
             /** Format: date-time */
             nextRequest?: string;
             rules: components["schemas"]["UsingRule"][];
             /** Format: date-time */
             since: string;
             /** @enum {string} */
-            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED";
+            state: "ASKED" | "CONFIRMED" | "VOUCHED_FOR" | "DECLINED" | "LAPSED" | "TOLD" | "OBJECTED";
             /** Format: int32 */
             waiting: number;
         };

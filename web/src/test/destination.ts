@@ -5,6 +5,7 @@ export function asked(rule: string): Schemas['DestinationView'] {
   return {
     id: 'd',
     address: 'mara@postbox.example',
+    inside: false,
     state: 'ASKED',
     since: '2026-03-20T10:00:00Z',
     askedAt: '2026-03-20T10:00:01Z',

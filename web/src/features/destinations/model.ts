@@ -5,9 +5,11 @@ export type Destination = Schemas['DestinationView'];
 
 const MOST_FAILURES = 'three';
 const GIVEN: Destination['state'][] = ['CONFIRMED', 'VOUCHED_FOR'];
+const REFUSED: Destination['state'][] = ['DECLINED', 'OBJECTED'];
 
-export function isGiven(destination: Destination): boolean {
-  return GIVEN.includes(destination.state);
+/** Whether mail may reach it; a colleague needs no agreement, and may object. */
+export function isGiven({ state, inside }: Destination): boolean {
+  return inside ? !REFUSED.includes(state) : GIVEN.includes(state);
 }
 
 /** What an address has said, as a clause without its subject; with what may end it soon. */
@@ -29,6 +31,12 @@ function said(destination: Destination): string {
       return `declined on ${since}`;
     case 'LAPSED':
       return `agreed, but that ended on ${since}`;
+    case 'TOLD':
+      return destination.askedAt
+        ? `told on ${dayAndTime(destination.askedAt)}, and has not objected`
+        : 'is about to be told';
+    case 'OBJECTED':
+      return `objected on ${since}`;
     case 'ASKED':
       return destination.askedAt
         ? `asked on ${dayAndTime(destination.askedAt)}, has not answered`
@@ -50,6 +58,8 @@ export function happenedInWords(change: Destination['changes'][number], address:
       return `${change.who} vouched for it`;
     case 'LAPSED':
       return 'the agreement ended after 12 months';
+    case 'TOLD':
+      return `gets mail by a rule of ${change.who}, and is told so`;
     case 'UNREACHED':
       return 'the agreement ended: three messages in a row did not get there';
   }

@@ -19,12 +19,15 @@ export function AgreementPage() {
 
 function Request({ token, of }: { token: string; of: Schemas['AgreementView'] }) {
   const answer = useAnswer(token);
-  const given = of.state === 'CONFIRMED' || of.state === 'VOUCHED_FOR';
+  const ours = of.state === 'TOLD' || of.state === 'OBJECTED';
+  const given = of.state === 'CONFIRMED' || of.state === 'VOUCHED_FOR' || of.state === 'TOLD';
   return (
     <>
       <h1 className="text-lg font-bold">Mail from {of.from}</h1>
       <p className="mt-2">
-        {of.who} would like to hand on some of the mail that comes in at {of.fromAddress} to{' '}
+        {ours
+          ? `By rules of ${of.who}, some of the mail that comes in at ${of.fromAddress} is handed on to `
+          : `${of.who} would like to hand on some of the mail that comes in at ${of.fromAddress} to `}
         <b className="break-words">{of.address}</b>.
       </p>
       {of.mail.length > 0 && (
@@ -48,26 +51,52 @@ function Request({ token, of }: { token: string; of: Schemas['AgreementView'] })
       <div className="mt-4 flex flex-wrap gap-2">
         {of.open && (
           <Button look="go" disabled={answer.isPending} onClick={() => answer.mutate(true)}>
-            {of.state === 'CONFIRMED' ? 'I agree for another 12 months' : 'I agree'}
+            {agreeing(of.state)}
           </Button>
         )}
-        {of.state !== 'DECLINED' && (
+        {of.state !== 'DECLINED' && of.state !== 'OBJECTED' && (
           <Button disabled={answer.isPending} onClick={() => answer.mutate(false)}>
-            {given ? 'Stop this mail' : 'I decline'}
+            {declining(of.state, given)}
           </Button>
         )}
       </div>
-      <p className="mt-4 text-sm text-ink2">
-        {given
-          ? `The agreement ends on ${dayAndTime(of.endsAt ?? of.until)}. You can stop the mail here at any time.`
-          : of.state === 'DECLINED'
-            ? 'If you change your mind, you can agree here.'
-            : of.open
-              ? `You can agree here until ${dayAndTime(of.until)}. If you do nothing, nothing comes.`
-              : `This link no longer agrees to anything. Ask ${of.who} for a new request.`}
-      </p>
+      <p className="mt-4 text-sm text-ink2">{goesOn(of, given)}</p>
     </>
   );
+}
+
+function agreeing(state: Schemas['AgreementView']['state']): string {
+  switch (state) {
+    case 'CONFIRMED':
+      return 'I agree for another 12 months';
+    case 'OBJECTED':
+      return 'I want this mail after all';
+    default:
+      return 'I agree';
+  }
+}
+
+function declining(state: Schemas['AgreementView']['state'], given: boolean): string {
+  if (state === 'TOLD') {
+    return 'I do not want this mail';
+  }
+  return given ? 'Stop this mail' : 'I decline';
+}
+
+/** What holds from now on. */
+function goesOn(of: Schemas['AgreementView'], given: boolean): string {
+  if (of.state === 'TOLD') {
+    return 'You can say so here at any time.';
+  }
+  if (of.state === 'OBJECTED' || of.state === 'DECLINED') {
+    return 'If you change your mind, you can say so here.';
+  }
+  if (given) {
+    return `The agreement ends on ${dayAndTime(of.endsAt ?? of.until)}. You can stop the mail here at any time.`;
+  }
+  return of.open
+    ? `You can agree here until ${dayAndTime(of.until)}. If you do nothing, nothing comes.`
+    : `This link no longer agrees to anything. Ask ${of.who} for a new request.`;
 }
 
 function stateInWords(of: Schemas['AgreementView']): string {
@@ -80,6 +109,10 @@ function stateInWords(of: Schemas['AgreementView']): string {
       return `You declined on ${dayAndTime(of.since)}. No mail comes.`;
     case 'LAPSED':
       return 'Your agreement has ended. Nothing comes.';
+    case 'TOLD':
+      return 'This mail comes to you.';
+    case 'OBJECTED':
+      return `You objected on ${dayAndTime(of.since)}. No mail comes.`;
     case 'ASKED':
       return 'Nothing comes before you agree.';
   }

@@ -13,7 +13,7 @@ export function DestinationActs({ of }: { of: Destination }) {
   const [typed, setTyped] = useState('');
   const [vouching, setVouching] = useState(false);
   const failed = ask.error ?? vouch.error ?? code.error;
-  if (of.state === 'CONFIRMED' || of.state === 'DECLINED') {
+  if (of.inside || of.state === 'CONFIRMED' || of.state === 'DECLINED') {
     return null;
   }
   const isVouchedFor = of.state === 'VOUCHED_FOR';

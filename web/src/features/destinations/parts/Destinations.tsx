@@ -9,24 +9,39 @@ import { useDestinations } from '../queries';
 import { DestinationActs } from './DestinationActs';
 import { RuleLinks } from './RuleLinks';
 
-/** Addresses outside that rules send mail to, what each has said, and what may be done about it. */
+/** Addresses that rules send mail to, what each has said, and what may be done about it. */
 export function Destinations() {
   const destinations = useDestinations();
+  const inside = destinations.data?.filter((one) => one.inside) ?? [];
+  const outside = destinations.data?.filter((one) => !one.inside) ?? [];
   return (
     <section aria-label="Outside addresses">
       <h2 className="font-bold">Outside addresses</h2>
       {destinations.isError && <Trouble text={problemText(destinations.error)} />}
-      {destinations.data?.length === 0 && (
+      {destinations.data && outside.length === 0 && (
         <p className="mt-1 text-sm text-ink2">
           No rule names an outside address. When one does, the address is asked first whether it wants the
           mail, and gets nothing until it agrees.
         </p>
       )}
       <ul className="mt-1">
-        {destinations.data?.map((one) => (
+        {outside.map((one) => (
           <OneDestination key={one.id} of={one} />
         ))}
       </ul>
+      {inside.length > 0 && (
+        <>
+          <h2 className="mt-5 font-bold">Colleagues who get mail</h2>
+          <p className="mt-1 text-sm text-ink2">
+            Each is told once by mail which rules send to it, and may object on a page.
+          </p>
+          <ul className="mt-1">
+            {inside.map((one) => (
+              <OneDestination key={one.id} of={one} />
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   );
 }

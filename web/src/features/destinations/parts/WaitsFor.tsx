@@ -6,7 +6,7 @@ export function WaitsFor({ destinations }: { destinations: Destination[] }) {
   return destinations.map((one) => (
     <p key={one.id} className="mt-2 rounded bg-clay-soft px-2 py-1 text-sm">
       On, but sends nothing to <b className="break-words">{one.address}</b> yet: {saidInWords(one)}.{' '}
-      {one.state === 'DECLINED' ? (
+      {one.state === 'DECLINED' || one.inside ? (
         'Choose another address.'
       ) : (
         <Link className="font-semibold text-moss" to="/address-book">

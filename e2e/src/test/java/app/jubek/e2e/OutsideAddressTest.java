@@ -3,6 +3,7 @@ package app.jubek.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -11,6 +12,7 @@ import org.junit.jupiter.api.Test;
 /** An address outside is asked, agrees on its own page, gets what waited, and stops it later. */
 class OutsideAddressTest extends Journey {
     private static final String VISITS = "visits@ostrel-gardens.example";
+    private static final String GROUNDS = "grounds@ostrel-gardens.example";
     private static final String LINA = "lina@parish-paper.example";
 
     @Test
@@ -57,5 +59,30 @@ class OutsideAddressTest extends Journey {
         assertThat(record("harvest supper two", "to be forwarded")).containsText("the destination declined");
         goTo("Address book");
         assertThat(page.getByText("declined on")).isVisible();
+    }
+
+    @Test
+    void aColleagueIsToldOfTheMailAndObjects() {
+        page.navigate(Demo.ADDRESS + "/rules/new");
+        type("add a value to words", "lawn party");
+        newStep("redirect it: the same message handed on");
+        type("add an address to redirect to", GROUNDS);
+        switchOn();
+        send("Rune <rune@postbox.example>", VISITS, "lawn party one", "May we?");
+        assertThat(record("lawn party one", "redirected to " + GROUNDS + " — done"))
+                .isVisible();
+
+        Page told = pageFrom(GROUNDS, "For your information: mail from");
+        assertThat(told.getByText("Mail with “lawn party”")).isVisible();
+        assertThat(findings(told)).as("the page of a colleague").isEmpty();
+        told.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("I do not want this mail"))
+                .click();
+        assertThat(told.getByText("You objected on")).isVisible();
+        told.close();
+        goTo("Rules");
+        assertThat(page.getByText("sends nothing yet: waiting for " + GROUNDS)).isVisible();
+        goTo("Address book");
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(GROUNDS)))
+                .containsText("objected on");
     }
 }

@@ -72,8 +72,39 @@ class DestinationTest extends ServerTest {
                 .orElseThrow();
     }
 
+    /** What was asked and told before counts no more. */
+    private void yesterday() {
+        jdbc.sql("update agreement_request set sent_at = sent_at - interval '1 day'")
+                .update();
+    }
+
     private void awaitState(String rule, StepState state) {
         await(rule + " is " + state, () -> steps(rule).stream().anyMatch(step -> step.state() == state));
+    }
+
+    @Test
+    void aColleagueIsToldOnceGetsMailAtOnceAndNoMoreAfterAnObjection() {
+        String noor = "noor-" + UUID.randomUUID().toString().substring(0, 6) + "@ostrel-gardens.example";
+        yesterday();
+        rules(rule("paused", "medlar", "continue", step("{'do':'redirect','to':['" + noor + "']}"))
+                .replace("\"on\":true", "\"on\":false"));
+        forward("told", "medlar", noor);
+        assertThat(asked(noor)).contains("medlar", "If you do not want it");
+        String token = token(noor, 0);
+        write("anna@school.example", World.VISITS, "medlar one", "x");
+        await("it left", () -> mail(noor, "INBOX").stream().anyMatch(m -> m.contains("Fwd: medlar one")));
+
+        assertThat(answer(token, false).statusCode()).isEqualTo(200);
+        assertThat(destination(noor).state()).isEqualTo(Agreement.OBJECTED);
+        write("anna@school.example", World.VISITS, "medlar two", "x");
+        awaitState("told", HELD);
+        assertThat(answer(token, true).statusCode()).as("having thought again").isEqualTo(200);
+        await("it left, too", () -> mail(noor, "INBOX").stream().anyMatch(m -> m.contains("Fwd: medlar two")));
+
+        forward("told-again", "medlar wine", noor);
+        assertThat(mail(noor, "INBOX").stream().filter(m -> m.contains("For your information")))
+                .as("told once")
+                .hasSize(1);
     }
 
     @Test

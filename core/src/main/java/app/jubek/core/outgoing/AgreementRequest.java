@@ -9,7 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * Asks somebody outside whether they want what a mailbox would hand on to them. Marked as made by a machine (RFC 3834 §5),
+ * Asks somebody outside whether they want what a mailbox would hand on to them, or tells a colleague that it comes. Marked as made by a machine (RFC 3834 §5),
  * so that no other machine answers it.
  *
  * @param from the mailbox's identity
@@ -36,7 +36,9 @@ public record AgreementRequest(
         /** An agreement that was given before ends soon. */
         AGAIN("Still all right? Mail from "),
         /** Whoever has one of the messages wants no more of them. */
-        STOP("Stop it? Mail from ");
+        STOP("Stop it? Mail from "),
+        /** It is in a domain of ours, and gets mail without having agreed. */
+        TOLD("For your information: mail from ");
 
         private final String subject;
 
@@ -51,12 +53,15 @@ public record AgreementRequest(
      * What a rule would hand on.
      *
      * @param which in words
-     * @param aWeek about how many messages a week, by past mail
+     * @param aWeek about how many messages a week, by past mail; empty while that has not been read
      */
-    public record Mail(String which, double aWeek) {
+    public record Mail(String which, Optional<Double> aWeek) {
         private String line() {
-            String often = aWeek < 1 ? "less than one message a week" : "about " + Math.round(aWeek) + " a week";
-            return "  - " + which + " (" + often + ")\n";
+            return "  - " + which + aWeek.map(Mail::often).orElse("") + "\n";
+        }
+
+        private static String often(double aWeek) {
+            return aWeek < 1 ? " (less than one message a week)" : " (about " + Math.round(aWeek) + " a week)";
         }
     }
 
@@ -89,10 +94,15 @@ public record AgreementRequest(
 
     private String text() {
         StringBuilder text = new StringBuilder("Hello,\n\n");
-        if (why == Why.STOP) {
-            toStop(text);
-            return text.toString();
+        switch (why) {
+            case STOP -> toStop(text);
+            case TOLD -> told(text);
+            default -> toAgree(text);
         }
+        return text.toString();
+    }
+
+    private void toAgree(StringBuilder text) {
         text.append(by).append(" would like to hand on some of the mail that comes in at\n");
         text.append(whole(from)).append(" to you, at ").append(to.address()).append(".\n\n");
         text.append("What would come:\n\n");
@@ -103,7 +113,6 @@ public record AgreementRequest(
         text.append("\nIf you do nothing, ");
         text.append(why == Why.AGAIN ? "it ends by itself.\n" : "nothing comes. We remind you once.\n");
         text.append("An agreement ends after 12 months; before it does, we ask again.\n");
-        return text.toString();
     }
 
     /** Messages are quoted and passed on, so whoever opened the page need not be the one who agreed. */
@@ -115,6 +124,23 @@ public record AgreementRequest(
                 .append(address)
                 .append('\n'));
         text.append("\nIf you do nothing, it goes on as before.\n");
+    }
+
+    private void told(StringBuilder text) {
+        text.append(by).append(" has made rules for the mail that comes in at\n");
+        text.append(whole(from))
+                .append(". Some of it now comes to you, at ")
+                .append(to.address())
+                .append(":\n\n");
+        mail.forEach(each -> text.append(each.line()));
+        page.ifPresentOrElse(
+                address -> text.append("\nIf you do not want it, open this page and press a button there:\n\n  ")
+                        .append(address)
+                        .append('\n'),
+                () -> text.append("\nIf you do not want it, write to ")
+                        .append(from.address())
+                        .append(".\n"));
+        text.append("\nIf you do nothing, it comes. You are told only once.\n");
     }
 
     private void onPage(StringBuilder text, String address) {

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Whether an address outside our own domains has agreed to get a mailbox's mail. Nothing reaches it before; this table
- * alone says what may become of it.
+ * Whether an address has agreed to get a mailbox's mail. Nothing reaches one outside our own domains before; one inside
+ * is told, and may object. This table alone says what may become of it.
  */
 public enum Agreement {
     /** A request went to it, or is about to, and it has not answered. */
@@ -19,7 +19,11 @@ public enum Agreement {
     /** It said no, or stopped later. Only the destination itself takes that back. */
     DECLINED,
     /** It agreed too long ago, or mail does not get there. */
-    LAPSED;
+    LAPSED,
+    /** In a domain of ours: it gets mail without having agreed, and is told so once. */
+    TOLD,
+    /** In a domain of ours: it was told, and said no. */
+    OBJECTED;
 
     /** How long an agreement holds. */
     public static final Period LASTS = Period.ofMonths(12);
@@ -37,7 +41,8 @@ public enum Agreement {
         DECLINED,
         VOUCHED_FOR,
         LAPSED,
-        UNREACHED
+        UNREACHED,
+        TOLD
     }
 
     private static final Map<Agreement, Map<Event, Agreement>> TABLE = new EnumMap<>(Map.of(
@@ -68,15 +73,37 @@ public enum Agreement {
                     Event.ASKED, ASKED,
                     Event.AGREED, CONFIRMED,
                     Event.DECLINED, DECLINED,
-                    Event.VOUCHED_FOR, VOUCHED_FOR)));
+                    Event.VOUCHED_FOR, VOUCHED_FOR),
+            TOLD,
+            Map.of(
+                    // Its domain is ours no more.
+                    Event.ASKED, ASKED,
+                    Event.TOLD, TOLD,
+                    Event.DECLINED, OBJECTED),
+            OBJECTED,
+            Map.of(Event.AGREED, TOLD, Event.DECLINED, OBJECTED)));
 
     /** What becomes of it; empty when that may not happen. */
     public Optional<Agreement> after(Event event) {
         return Optional.ofNullable(TABLE.get(this).get(event));
     }
 
-    /** Whether mail may reach the address. */
+    /** Whether mail may reach an address outside. */
     public boolean isGiven() {
         return this == CONFIRMED || this == VOUCHED_FOR;
+    }
+
+    /** Whether no mail may reach an address, wherever it is. */
+    public boolean isRefused() {
+        return this == DECLINED || this == OBJECTED;
+    }
+
+    /**
+     * Whether mail may reach an address.
+     *
+     * @param inside in a domain of ours
+     */
+    public boolean allows(boolean inside) {
+        return inside ? !isRefused() : isGiven();
     }
 }

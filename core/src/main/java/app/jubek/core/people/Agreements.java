@@ -4,9 +4,9 @@ import app.jubek.core.address.MailAddress;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the addresses outside our own domains have said to getting a mailbox's mail. */
+/** What addresses have said to getting a mailbox's mail. */
 public sealed interface Agreements {
-    /** Empty for an address that was never asked. */
+    /** Empty for an address that was never asked or told. */
     Optional<Agreement> of(MailAddress address);
 
     /**

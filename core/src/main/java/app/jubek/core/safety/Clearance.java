@@ -60,17 +60,15 @@ public final class Clearance {
                 .orElse(new Verdict.Clear(new Cleared(outgoing)));
     }
 
-    /** Why nothing may be handed on to an address now; empty where it may. Mail inside needs no agreement. */
+    /** Why nothing may be handed on to an address now; empty where it may. Mail inside needs no agreement, but takes a no. */
     public static Optional<Reason> againstDestination(MailAddress to, OwnSide own, Agreements agreements) {
-        if (own.isInside(to)) {
-            return Optional.empty();
-        }
         Optional<Agreement> agreement = agreements.of(to);
-        if (agreement.filter(Agreement::isGiven).isPresent()) {
+        boolean inside = own.isInside(to);
+        if (agreement.map(said -> said.allows(inside)).orElse(inside)) {
             return Optional.empty();
         }
-        boolean declined = agreement.filter(Agreement.DECLINED::equals).isPresent();
-        return Optional.of(declined ? Reason.DESTINATION_DECLINED : Reason.OUTSIDE);
+        boolean refused = agreement.filter(Agreement::isRefused).isPresent();
+        return Optional.of(refused ? Reason.DESTINATION_DECLINED : Reason.OUTSIDE);
     }
 
     /** A test never leaves the organisation, whatever address somebody names; empty when it would. */
@@ -93,11 +91,17 @@ public final class Clearance {
         public boolean isEnough() {
             return toAddress >= TO_ADDRESS || ofMailbox >= OF_MAILBOX || byPerson >= BY_PERSON;
         }
+
+        /** Telling colleagues leaves room for asking those outside. */
+        boolean isEnoughForTelling() {
+            return toAddress >= TO_ADDRESS || ofMailbox >= OF_MAILBOX / 2 || byPerson >= BY_PERSON / 2;
+        }
     }
 
     /** Nobody is asked so often that the asking does harm; empty when another one has to wait. */
     public static Optional<Cleared> look(Outgoing.Request request, Requests before) {
-        return before.isEnough() ? Optional.empty() : Optional.of(new Cleared(request));
+        boolean enough = request.tellsOnly() ? before.isEnoughForTelling() : before.isEnough();
+        return enough ? Optional.empty() : Optional.of(new Cleared(request));
     }
 
     /** Whether an automatic answer now would come more than a day after the message, or after it was to go out. */

@@ -16,8 +16,13 @@ public sealed interface Outgoing {
     /** An automatic answer. */
     record Answer(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
 
-    /** Asks somebody outside whether they want a mailbox's mail. */
-    record Request(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+    /**
+     * Asks somebody outside whether they want a mailbox's mail, or tells a colleague that it comes.
+     *
+     * @param tellsOnly it needs no answer
+     */
+    record Request(MailAddress recipient, Optional<MailAddress> envelopeSender, boolean tellsOnly)
+            implements Outgoing {}
 
     /** A message to an own alias, to see whether it arrives. */
     record SelfTest(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}

@@ -76,4 +76,16 @@ class AgreementRequestTest {
                 .contains("asked to stop such mail", "https://x.example/agree/t", "it goes on as before")
                 .doesNotContain("ABCD-EFGH");
     }
+
+    @Test
+    void aColleagueIsToldWhatComesAndHowToObject() throws MessagingException, IOException {
+        MimeMessage told = sent(Optional.of("https://jubek.example/agree/secret"), AgreementRequest.Why.TOLD);
+        assertThat(told.getSubject()).isEqualTo("For your information: mail from Visits desk to you");
+        assertThat(text(told))
+                .contains("If you do not want it, open this page and press a button there:")
+                .contains("https://jubek.example/agree/secret")
+                .doesNotContain("code", "agree until");
+        assertThat(text(sent(Optional.empty(), AgreementRequest.Why.TOLD)))
+                .contains("If you do not want it, write to visits@ostrel-gardens.example.");
+    }
 }

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** One address outside, for one mailbox. */
+/** One address that gets mail, or would, for one mailbox. */
 @Entity
 @Table(name = "agreement")
 class AgreementEntity {
@@ -119,6 +119,7 @@ class AgreementEntity {
         return switch (state) {
             case ASKED -> Optional.of(AgreementRequest.Why.FIRST);
             case CONFIRMED -> Optional.of(AgreementRequest.Why.AGAIN);
+            case TOLD -> Optional.of(AgreementRequest.Why.TOLD);
             default -> Optional.empty();
         };
     }

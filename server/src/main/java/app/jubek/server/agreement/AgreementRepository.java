@@ -19,13 +19,13 @@ interface AgreementRepository extends JpaRepository<AgreementEntity, UUID> {
     /** Of a step: it waits for what its recipient says. */
     String WAITING = " where s.state = HELD and s.reason in ('OUTSIDE', 'DESTINATION_DECLINED') ";
 
-    /** Two rules may name an address at the same moment; it is asked once. */
+    /** Two rules may name an address at the same moment; it is asked or told once. */
     @Modifying
     @Query("insert into AgreementEntity (id, mailboxId, address, addressKey, state, stateSince, askedBy, requestDueAt,"
             + " requests, wrongCodes, stopDue)"
-            + " values (:id, :mailbox, :address, :key, ASKED, :now, :who, :now, 0, 0, false)"
+            + " values (:id, :mailbox, :address, :key, :state, :now, :who, :now, 0, 0, false)"
             + " on conflict (mailboxId, addressKey) do nothing")
-    int ask(UUID id, UUID mailbox, String address, String key, Instant now, String who);
+    int begin(UUID id, UUID mailbox, String address, String key, Agreement state, Instant now, String who);
 
     @Query("select a from AgreementEntity a where a.mailboxId = :mailbox and a.addressKey = :key")
     Optional<AgreementEntity> of(UUID mailbox, String key);

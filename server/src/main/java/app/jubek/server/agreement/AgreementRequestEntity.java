@@ -64,7 +64,10 @@ class AgreementRequestEntity {
     boolean isOpen(AgreementEntity agreement, Instant now) {
         boolean answered =
                 agreement.state() == Agreement.CONFIRMED && agreement.since().isAfter(sentAt);
-        return agreement.state() == Agreement.DECLINED || usedAt == null && until().isAfter(now) && !answered;
+        if (agreement.state() == Agreement.TOLD || agreement.state().isRefused()) {
+            return agreement.state().isRefused();
+        }
+        return usedAt == null && until().isAfter(now) && !answered;
     }
 
     Instant until() {

@@ -95,7 +95,8 @@ public class AgreementRequests {
         }
         Outgoing.Request request = new Outgoing.Request(
                 agreement.address(),
-                Optional.of(mailboxes.find(agreement.mailbox()).own().identity()));
+                Optional.of(mailboxes.find(agreement.mailbox()).own().identity()),
+                why.get() == AgreementRequest.Why.TOLD);
         Optional<Cleared> cleared = Clearance.look(request, before(agreement, now));
         if (cleared.isEmpty()) {
             agreement.askNext(Optional.of(now.plus(LIMITED_FOR)));
@@ -122,6 +123,7 @@ public class AgreementRequests {
         return switch (why) {
             case FIRST -> Optional.of(now.plus(REMIND_AFTER)).filter(when -> agreement.requests() == 0);
             case AGAIN, STOP -> agreement.renewedAt().filter(now::isBefore);
+            case TOLD -> Optional.empty();
         };
     }
 
@@ -133,11 +135,17 @@ public class AgreementRequests {
                 requests.countByAskedByAndSentAtAfter(agreement.askedBy(), since));
     }
 
-    /** There is nothing to ask for any more. */
+    /** There is nothing to ask for, or to tell, any more. Who was not told is as unknown as before. */
     @Transactional
     public void takeBack(ToSend request) {
         requests.deleteById(request.id());
-        agreements.toChange(request.destination().id()).orElseThrow().askNext(Optional.empty());
+        AgreementEntity agreement =
+                agreements.toChange(request.destination().id()).orElseThrow();
+        if (request.why() == AgreementRequest.Why.TOLD) {
+            agreements.delete(agreement);
+        } else {
+            agreement.askNext(Optional.empty());
+        }
     }
 
     /**

@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.Agreement;
 import app.jubek.core.people.Agreements;
 import app.jubek.core.safety.Clearance;
+import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import java.time.Clock;
@@ -20,10 +21,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class HeldSteps {
     private final AgreementRepository repository;
     private final StoredAgreements agreements;
+    private final Mailboxes mailboxes;
     private final Signals signals;
     private final Clock clock;
 
-    HeldSteps(AgreementRepository repository, StoredAgreements agreements, Signals signals, Clock clock) {
+    HeldSteps(
+            AgreementRepository repository,
+            StoredAgreements agreements,
+            Mailboxes mailboxes,
+            Signals signals,
+            Clock clock) {
+        this.mailboxes = mailboxes;
         this.repository = repository;
         this.agreements = agreements;
         this.signals = signals;
@@ -38,12 +46,14 @@ public class HeldSteps {
 
     private void settle(UUID mailbox, String recipient) {
         Agreements said = agreements.of(mailbox);
-        Optional<Agreement> agreement = said.of(MailAddress.of(recipient));
+        MailAddress to = MailAddress.of(recipient);
+        boolean inside = mailboxes.find(mailbox).own().isInside(to);
+        Optional<Agreement> agreement = said.of(to);
         int settled = 0;
-        if (agreement.filter(Agreement::isGiven).isPresent()) {
+        if (agreement.filter(each -> each.allows(inside)).isPresent()) {
             Instant inTime = Clearance.latest(clock.instant());
             settled = repository.release(mailbox, recipient, inTime) + repository.keepLate(mailbox, recipient);
-        } else if (agreement.filter(Agreement.DECLINED::equals).isPresent()) {
+        } else if (agreement.filter(Agreement::isRefused).isPresent()) {
             settled = repository.declined(mailbox, recipient);
         }
         if (settled > 0) {

@@ -5,7 +5,6 @@ import app.jubek.core.people.Agreement;
 import app.jubek.core.people.Agreements;
 import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
-import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.platform.Refused;
 import java.time.Clock;
 import java.time.Duration;
@@ -24,7 +23,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps what addresses outside have said, and changes it as {@link Agreement} allows. */
+/** Keeps what addresses have said, and changes it as {@link Agreement} allows. */
 @Service
 public class StoredAgreements {
     private static final Duration STOP_ASKED_FOR = Duration.ofDays(1);
@@ -81,12 +80,6 @@ public class StoredAgreements {
                 .collect(Collectors.toMap(AgreementEntity::key, each -> state(each, now))));
     }
 
-    /** For one recipient. Mail inside needs no agreement. */
-    @Transactional(readOnly = true)
-    public Agreements of(Mailbox mailbox, String recipient) {
-        return mailbox.own().isInside(MailAddress.of(recipient)) ? Agreements.none() : of(mailbox.id());
-    }
-
     private static Agreement state(AgreementEntity each, Instant now) {
         boolean ended = each.endsAt().filter(end -> !end.isAfter(now)).isPresent();
         return ended ? each.state().after(Agreement.Event.LAPSED).orElse(each.state()) : each.state();
@@ -106,7 +99,7 @@ public class StoredAgreements {
                 .get(0);
     }
 
-    /** What an address outside has said, where it was ever asked. */
+    /** What an address has said, where it was ever asked or told. */
     @Transactional(readOnly = true)
     public Optional<Destination> find(UUID mailbox, String address) {
         return agreements
@@ -165,15 +158,27 @@ public class StoredAgreements {
                 history.stream().map(AgreementChangeEntity::change).toList());
     }
 
-    /** Asks addresses that were never asked; a request goes to each of them soon. */
+    /** Asks addresses outside that were never asked; a request goes to each of them soon. */
     @Transactional
-    public void ask(UUID mailbox, Collection<MailAddress> addresses, String who) {
+    public void ask(UUID mailbox, Collection<MailAddress> outside, String who) {
+        outside.forEach(address -> begin(mailbox, address, Agreement.ASKED, Agreement.Event.ASKED, who));
+        Set<String> keys = outside.stream().map(MailAddress::key).collect(Collectors.toSet());
+        agreements.of(mailbox).stream()
+                .filter(known -> known.state() == Agreement.TOLD && keys.contains(known.key()))
+                .forEach(wasInside -> askAgain(wasInside.id(), who));
+    }
+
+    /** Tells addresses in own domains that were never told; a message goes to each of them soon. */
+    @Transactional
+    public void tell(UUID mailbox, Collection<MailAddress> inside, String who) {
+        inside.forEach(address -> begin(mailbox, address, Agreement.TOLD, Agreement.Event.TOLD, who));
+    }
+
+    private void begin(UUID mailbox, MailAddress address, Agreement state, Agreement.Event event, String who) {
+        UUID id = UUID.randomUUID();
         Instant now = clock.instant();
-        for (MailAddress address : addresses) {
-            UUID id = UUID.randomUUID();
-            if (agreements.ask(id, mailbox, address.address(), address.key(), now, who) > 0) {
-                changes.save(new AgreementChangeEntity(id, now, Agreement.Event.ASKED, who));
-            }
+        if (agreements.begin(id, mailbox, address.address(), address.key(), state, now, who) > 0) {
+            changes.save(new AgreementChangeEntity(id, now, event, who));
         }
     }
 
@@ -219,6 +224,8 @@ public class StoredAgreements {
             case VOUCHED_FOR -> " is vouched for";
             case ASKED -> " has not answered yet";
             case LAPSED -> " agreed too long ago";
+            case TOLD -> " is one of ours and gets mail without being asked";
+            case OBJECTED -> " has objected";
         };
     }
 

@@ -39,7 +39,7 @@ public class LastLook {
         Instant now = clock.instant();
         return new Clearance.Now(
                 mailbox.own(),
-                leaving.kind().handsOn() ? agreements.of(mailbox, leaving.recipient()) : Agreements.none(),
+                leaving.kind().handsOn() ? agreements.of(mailbox.id()) : Agreements.none(),
                 ruleOn,
                 !leaving.approved() && awaits(leaving, mailbox),
                 leaving.approved(),

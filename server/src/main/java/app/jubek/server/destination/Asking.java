@@ -110,7 +110,9 @@ public class Asking implements DisposableBean {
     private void send(AgreementRequests.ToSend request) {
         StoredAgreements.Destination to = request.destination();
         Mailbox mailbox = mailboxes.find(to.mailbox());
+        boolean tells = request.why() == AgreementRequest.Why.TOLD;
         List<AgreementRequest.Mail> mail = destinations.rules(mailbox.id(), to.address()).stream()
+                .filter(rule -> rule.on() || !tells)
                 .map(rule -> new AgreementRequest.Mail(words.of(rule.mail()), destinations.aWeek(mailbox.id(), rule)))
                 .toList();
         if (mail.isEmpty()) {

@@ -1,6 +1,8 @@
 package app.jubek.server.destination;
 
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.Agreement;
+import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.account.Allowed;
@@ -8,6 +10,8 @@ import app.jubek.server.account.SignedIn;
 import app.jubek.server.agreement.AgreementRequests;
 import app.jubek.server.agreement.HeldSteps;
 import app.jubek.server.agreement.StoredAgreements;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Refused;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -20,16 +24,22 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The addresses outside that a mailbox's rules send mail to, and what they have said. */
+/** The addresses that a mailbox's rules send mail to, and what they have said. */
 @RestController
 class DestinationController {
     private final StoredAgreements agreements;
     private final AgreementRequests requests;
     private final Destinations destinations;
     private final HeldSteps held;
+    private final Mailboxes mailboxes;
 
     DestinationController(
-            StoredAgreements agreements, AgreementRequests requests, Destinations destinations, HeldSteps held) {
+            StoredAgreements agreements,
+            AgreementRequests requests,
+            Destinations destinations,
+            HeldSteps held,
+            Mailboxes mailboxes) {
+        this.mailboxes = mailboxes;
         this.agreements = agreements;
         this.requests = requests;
         this.destinations = destinations;
@@ -37,6 +47,7 @@ class DestinationController {
     }
 
     /**
+     * @param inside in a domain of ours: it was told, and not asked
      * @param rules that send it mail
      * @param waiting steps that wait for its answer
      * @param askedAt when the last request was sent
@@ -47,6 +58,7 @@ class DestinationController {
     record DestinationView(
             UUID id,
             String address,
+            boolean inside,
             Agreement state,
             Instant since,
             Optional<Instant> endsAt,
@@ -76,7 +88,10 @@ class DestinationController {
     @PostMapping("/api/mailboxes/{mailbox}/destinations/{id}/request")
     DestinationView askDestination(
             @Allowed UUID mailbox, @PathVariable UUID id, @AuthenticationPrincipal SignedIn who) {
-        agreements.find(mailbox, id);
+        MailAddress asked = agreements.find(mailbox, id).address();
+        if (mailboxes.find(mailbox).own().isInside(asked)) {
+            throw Refused.conflict(asked.address() + " is one of ours and is not asked.", Map.of());
+        }
         agreements.askAgain(id, who.shownName());
         return told(mailbox, id);
     }
@@ -106,20 +121,24 @@ class DestinationController {
     }
 
     private List<DestinationView> views(UUID mailbox, List<StoredAgreements.Destination> all) {
+        OwnSide own = mailboxes.find(mailbox).own();
         Map<String, List<Rule>> rules = destinations.rules(mailbox);
         Map<String, Integer> waiting = held.waiting(mailbox);
         return all.stream()
                 .map(each -> view(
                         each,
+                        own.isInside(each.address()),
                         rules.getOrDefault(each.address().key(), List.of()),
                         waiting.getOrDefault(each.address().key(), 0)))
                 .toList();
     }
 
-    private static DestinationView view(StoredAgreements.Destination each, List<Rule> rules, int waiting) {
+    private static DestinationView view(
+            StoredAgreements.Destination each, boolean inside, List<Rule> rules, int waiting) {
         return new DestinationView(
                 each.id(),
                 each.address().address(),
+                inside,
                 each.state(),
                 each.since(),
                 each.endsAt(),

@@ -2,18 +2,20 @@ package app.jubek.server.destination;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.people.Agreement;
-import app.jubek.core.review.OutsideUse;
+import app.jubek.core.review.DestinationUse;
 import app.jubek.core.rule.Rule;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.agreement.StoredAgreements;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.progress.FolderCursors;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -21,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 
-/** The addresses outside that a mailbox's rules name. */
+/** The addresses that a mailbox's rules send mail to. */
 @Service
 class Destinations {
     private static final int DAYS = 90;
@@ -31,6 +33,7 @@ class Destinations {
     private final Mailboxes mailboxes;
     private final PastMail pastMail;
     private final StoredAgreements agreements;
+    private final FolderCursors cursors;
     private final Signals signals;
 
     Destinations(
@@ -39,7 +42,9 @@ class Destinations {
             Mailboxes mailboxes,
             PastMail pastMail,
             StoredAgreements agreements,
+            FolderCursors cursors,
             Signals signals) {
+        this.cursors = cursors;
         this.books = books;
         this.people = people;
         this.mailboxes = mailboxes;
@@ -67,21 +72,24 @@ class Destinations {
     }
 
     private void ask(Mailbox mailbox, String who) {
-        List<MailAddress> addresses =
-                uses(mailbox).stream().map(OutsideUse::address).toList();
-        agreements.ask(mailbox.id(), addresses, who);
+        Map<Boolean, List<MailAddress>> byInside = uses(mailbox).stream()
+                .filter(use -> !use.inside() || use.isLive())
+                .collect(Collectors.partitioningBy(
+                        DestinationUse::inside, Collectors.mapping(DestinationUse::address, Collectors.toList())));
+        agreements.ask(mailbox.id(), byInside.get(false), who);
+        agreements.tell(mailbox.id(), byInside.get(true), who);
         signals.sendSoon(new Signal(Signal.Topic.MAILBOX, mailbox.id()));
     }
 
-    private List<OutsideUse> uses(Mailbox mailbox) {
-        return OutsideUse.of(books.current(mailbox.id()).book(), people.of(mailbox.id()), mailbox.own());
+    private List<DestinationUse> uses(Mailbox mailbox) {
+        return DestinationUse.of(books.current(mailbox.id()).book(), people.of(mailbox.id()), mailbox.own());
     }
 
     /** The rules that would send mail to each address, by addresses as they are compared. */
     @Transactional(readOnly = true)
     public Map<String, List<Rule>> rules(UUID mailbox) {
         return uses(mailboxes.find(mailbox)).stream()
-                .collect(Collectors.toMap(use -> use.address().key(), OutsideUse::rules));
+                .collect(Collectors.toMap(use -> use.address().key(), DestinationUse::rules));
     }
 
     /** The rules that would send mail to an address. */
@@ -90,12 +98,17 @@ class Destinations {
         return rules(mailbox).getOrDefault(address.key(), List.of());
     }
 
-    /** About how many messages a week a rule picks, by past mail. */
-    double aWeek(UUID mailbox, Rule rule) {
+    /** About how many messages a week a rule picks, by past mail; empty before that has been read. */
+    Optional<Double> aWeek(UUID mailbox, Rule rule) {
+        if (cursors.reading(mailbox, "INBOX")
+                .filter(FolderCursors.Reading::finished)
+                .isEmpty()) {
+            return Optional.empty();
+        }
         PastMail.Window window = pastMail.window(mailbox, DAYS);
         int order = window.book().rules().indexOf(rule);
         int picked = window.evidence(rule, order).picked().cardinality();
-        return picked * 7.0 / DAYS;
+        return Optional.of(picked * 7.0 / DAYS);
     }
 
     /** Something was said about an agreement: pages that show it look anew. */

@@ -13,22 +13,29 @@ import java.util.Map;
 import java.util.stream.Stream;
 
 /**
- * An address outside our own domains, and the rules that would send it mail: forwards, redirects and copies of answers,
- * also to everybody in a group. Who is answered has written first, and is not meant.
+ * An address, and the rules that would send it mail: forwards, redirects and copies of answers, also to everybody in a
+ * group. Who is answered has written first, and is not meant; nor are the mailbox's own addresses.
+ *
+ * @param inside in a domain of ours
  */
-public record OutsideUse(MailAddress address, List<Rule> rules) {
-    public OutsideUse {
+public record DestinationUse(MailAddress address, boolean inside, List<Rule> rules) {
+    public DestinationUse {
         rules = List.copyOf(rules);
     }
 
+    /** Whether one of the rules is on. */
+    public boolean isLive() {
+        return rules.stream().anyMatch(Rule::on);
+    }
+
     /** Each address once, in the order of the rules; rules that are off are meant, too. */
-    public static List<OutsideUse> of(RuleBook book, AddressBook people, OwnSide own) {
+    public static List<DestinationUse> of(RuleBook book, AddressBook people, OwnSide own) {
         Map<String, MailAddress> addresses = new LinkedHashMap<>();
         Map<String, List<Rule>> rules = new LinkedHashMap<>();
         for (Rule rule : book.rules()) {
             rule.steps().stream()
                     .flatMap(step -> destinations(step, people))
-                    .filter(to -> !own.isInside(to))
+                    .filter(to -> !own.isOwn(to))
                     .distinct()
                     .forEach(to -> {
                         addresses.putIfAbsent(to.key(), to);
@@ -39,7 +46,8 @@ public record OutsideUse(MailAddress address, List<Rule> rules) {
                     });
         }
         return addresses.entrySet().stream()
-                .map(each -> new OutsideUse(each.getValue(), rules.get(each.getKey())))
+                .map(each ->
+                        new DestinationUse(each.getValue(), own.isInside(each.getValue()), rules.get(each.getKey())))
                 .toList();
     }
 
