@@ -65,7 +65,7 @@ class OutsideAddressTest extends Journey {
     void aColleagueIsToldOfTheMailAndObjects() {
         page.navigate(Demo.ADDRESS + "/rules/new");
         type("add a value to words", "lawn party");
-        newStep("redirect it: the same message handed on");
+        newStep("redirect it: the same message, untouched");
         type("add an address to redirect to", GROUNDS);
         switchOn();
         send("Rune <rune@postbox.example>", VISITS, "lawn party one", "May we?");
