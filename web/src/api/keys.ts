@@ -17,6 +17,7 @@ export const keys = {
   completions: key('completions'),
   desk: key('desk'),
   destinations: key('destinations'),
+  digest: key('digest'),
   documents: key('documents'),
   drafts: key('drafts'),
   evidence: key('evidence'),

@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/digest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["digest"];
+        put: operations["wantDigest"];
+        post?: never;
+        delete: operations["endDigest"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/documents": {
         parameters: {
             query?: never;
@@ -1482,6 +1498,12 @@ export interface components {
             fewer: number;
             /** Format: int32 */
             more: number;
+        };
+        DigestView: {
+            address?: string;
+        };
+        DigestWanted: {
+            address: string;
         };
         DocumentChange: {
             fileName: string;
@@ -3107,6 +3129,76 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["DestinationView"];
+                };
+            };
+        };
+    };
+    digest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DigestView"];
+                };
+            };
+        };
+    };
+    wantDigest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DigestWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DigestView"];
+                };
+            };
+        };
+    };
+    endDigest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DigestView"];
                 };
             };
         };

@@ -34,7 +34,7 @@ function said(destination: Destination): string {
     case 'TOLD':
       return destination.askedAt
         ? `told on ${dayAndTime(destination.askedAt)}, and has not objected`
-        : 'is about to be told';
+        : 'is told within the hour';
     case 'OBJECTED':
       return `objected on ${since}`;
     case 'ASKED':

@@ -72,6 +72,31 @@ export function useLimits() {
   });
 }
 
+/** Where a person is told by mail, each working day, what waits. */
+export function useDailyMail() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.digest(mailbox),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/digest', { params: { path: { mailbox } } })),
+  });
+}
+
+/** With no address, they are told no more. */
+export function useChangeDailyMail() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  const params = { path: { mailbox } };
+  return useMutation({
+    mutationFn: (address: string | undefined) =>
+      unwrap(
+        address === undefined
+          ? api.DELETE('/api/mailboxes/{mailbox}/digest', { params })
+          : api.PUT('/api/mailboxes/{mailbox}/digest', { params, body: { address } }),
+      ),
+    onSuccess: (now) => queries.setQueryData(keys.digest(mailbox), now),
+  });
+}
+
 /** The same act for several. */
 export function useActOnSeveral() {
   const mailbox = useMailboxId();

@@ -7,6 +7,7 @@ import { useDone } from '../../../mailbox';
 import { useAct, useActOnSeveral, useAllWaiting, type Act } from '../../queries';
 import { lookedAt, waitingGroups, type WaitingGroup } from '../../waiting';
 import { CameIn } from './CameIn';
+import { DailyMail } from './DailyMail';
 import { GoesOut } from './GoesOut';
 import { Limits } from './Limits';
 import { WaitingList } from './WaitingList';
@@ -89,6 +90,7 @@ export function Waiting() {
         </div>
       )}
       <Limits />
+      <DailyMail />
       <Question
         open={asked !== undefined}
         title={

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /** An address outside is asked, agrees on its own page, gets what waited, and stops it later. */
@@ -61,6 +62,14 @@ class OutsideAddressTest extends Journey {
         assertThat(page.getByText("declined on")).isVisible();
     }
 
+    /** The page moves the clock forward only; other journeys want today's mail to be today's. */
+    @AfterEach
+    void realTime() {
+        Demo.clockAtRealTime();
+        goTo("Outside");
+        assertThat(page.getByText("(moved by")).isHidden();
+    }
+
     @Test
     void aColleagueIsToldOfTheMailAndObjects() {
         page.navigate(Demo.ADDRESS + "/rules/new");
@@ -72,6 +81,8 @@ class OutsideAddressTest extends Journey {
         assertThat(record("lawn party one", "redirected to " + GROUNDS + " — done"))
                 .isVisible();
 
+        goTo("Outside");
+        button("+1 hour").click();
         Page told = pageFrom(GROUNDS, "For your information: mail from");
         assertThat(told.getByText("Mail with “lawn party”")).isVisible();
         assertThat(findings(told)).as("the page of a colleague").isEmpty();

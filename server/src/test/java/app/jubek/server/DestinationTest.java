@@ -89,6 +89,8 @@ class DestinationTest extends ServerTest {
         rules(rule("paused", "medlar", "continue", step("{'do':'redirect','to':['" + noor + "']}"))
                 .replace("\"on\":true", "\"on\":false"));
         forward("told", "medlar", noor);
+        assertThat(mail(noor, "INBOX")).as("a new rule may be put right first").isEmpty();
+        due(noor, "request_due_at");
         assertThat(asked(noor)).contains("medlar", "If you do not want it");
         String token = token(noor, 0);
         write("anna@school.example", World.VISITS, "medlar one", "x");

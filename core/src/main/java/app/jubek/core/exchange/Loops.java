@@ -11,7 +11,6 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -67,18 +66,11 @@ public final class Loops {
 
     /** All rules of a mailbox that are on and make something leave, in their order. */
     public List<Tried> of(MailboxHere mailbox, Examples examples) {
-        return of(mailbox, examples, rule -> true);
+        return mailbox.sending().map(rule -> tried(mailbox, rule, examples)).toList();
     }
 
-    /** Those of them that are asked for. */
-    public List<Tried> of(MailboxHere mailbox, Examples examples, Predicate<Rule> asked) {
-        return mailbox.sending()
-                .filter(asked)
-                .map(rule -> tried(mailbox, rule, examples))
-                .toList();
-    }
-
-    private Tried tried(MailboxHere mailbox, Rule rule, Examples examples) {
+    /** One of them. */
+    public Tried tried(MailboxHere mailbox, Rule rule, Examples examples) {
         Optional<Exchange> worst = Stream.concat(
                         Stream.of(FirstMessage.madeFor(rule, mailbox.identity())),
                         examples.of(rule).flatMap(past -> FirstMessage.like(past, mailbox.identity())).stream())

@@ -37,7 +37,7 @@ public record MailboxHere(CompiledBook rules, DecisionContext at, Composer compo
     }
 
     /** The rules that are on and make something leave. */
-    Stream<Rule> sending() {
+    public Stream<Rule> sending() {
         return rules.book().all().stream().filter(Rule::on).filter(MailboxHere::sends);
     }
 

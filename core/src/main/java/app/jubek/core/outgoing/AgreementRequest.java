@@ -1,7 +1,6 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
-import java.io.ByteArrayOutputStream;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -73,19 +72,7 @@ public record AgreementRequest(
      * @param messageId with angle brackets
      */
     public byte[] bytes(String messageId, ZonedDateTime at) {
-        Stamp stamp = new Stamp(from, to, messageId, at);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(new HeaderBlock()
-                .with("From", from)
-                .with("To", to)
-                .withText("Subject", why.subject + us() + " to you")
-                .raw("Date", stamp.date())
-                .raw("Message-ID", messageId)
-                .raw("Auto-Submitted", "auto-generated")
-                .raw("MIME-Version", "1.0")
-                .bytes());
-        out.writeBytes(MimePart.plain(text()).bytes());
-        return out.toByteArray();
+        return new OwnLetter(why.subject + us() + " to you", text()).bytes(from, to, messageId, at);
     }
 
     private String us() {

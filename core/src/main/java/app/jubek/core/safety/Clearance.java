@@ -71,9 +71,9 @@ public final class Clearance {
         return Optional.of(refused ? Reason.DESTINATION_DECLINED : Reason.OUTSIDE);
     }
 
-    /** A test never leaves the organisation, whatever address somebody names; empty when it would. */
-    public static Optional<Cleared> look(Outgoing.SelfTest test, OwnSide own) {
-        return own.isInside(test.recipient()) ? Optional.of(new Cleared(test)) : Optional.empty();
+    /** It never leaves the organisation, whatever address somebody names; empty when it would. */
+    public static Optional<Cleared> look(Outgoing.Inside letter, OwnSide own) {
+        return own.isInside(letter.recipient()) ? Optional.of(new Cleared(letter)) : Optional.empty();
     }
 
     /**

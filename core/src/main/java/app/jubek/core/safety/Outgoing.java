@@ -24,6 +24,6 @@ public sealed interface Outgoing {
     record Request(MailAddress recipient, Optional<MailAddress> envelopeSender, boolean tellsOnly)
             implements Outgoing {}
 
-    /** A message to an own alias, to see whether it arrives. */
-    record SelfTest(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
+    /** What stays inside: a message to an own alias, to see whether it arrives, or what waits, told to a colleague. */
+    record Inside(MailAddress recipient, Optional<MailAddress> envelopeSender) implements Outgoing {}
 }

@@ -205,9 +205,8 @@ class ReplyGuardTest {
 
     @Test
     void aTestOfAnAliasNeverLeavesTheOrganisation() {
-        Outgoing.SelfTest inside =
-                new Outgoing.SelfTest(MailAddress.of("walks@ostrel-gardens.example"), Optional.empty());
-        Outgoing.SelfTest outside = new Outgoing.SelfTest(MailAddress.of("x@elsewhere.example"), Optional.empty());
+        Outgoing.Inside inside = new Outgoing.Inside(MailAddress.of("walks@ostrel-gardens.example"), Optional.empty());
+        Outgoing.Inside outside = new Outgoing.Inside(MailAddress.of("x@elsewhere.example"), Optional.empty());
         assertThat(Clearance.look(inside, Mails.VISITS)).isPresent();
         assertThat(Clearance.look(outside, Mails.VISITS)).isEmpty();
     }

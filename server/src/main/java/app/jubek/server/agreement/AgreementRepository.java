@@ -23,9 +23,9 @@ interface AgreementRepository extends JpaRepository<AgreementEntity, UUID> {
     @Modifying
     @Query("insert into AgreementEntity (id, mailboxId, address, addressKey, state, stateSince, askedBy, requestDueAt,"
             + " requests, wrongCodes, stopDue)"
-            + " values (:id, :mailbox, :address, :key, :state, :now, :who, :now, 0, 0, false)"
+            + " values (:id, :mailbox, :address, :key, :state, :now, :who, :due, 0, 0, false)"
             + " on conflict (mailboxId, addressKey) do nothing")
-    int begin(UUID id, UUID mailbox, String address, String key, Agreement state, Instant now, String who);
+    int begin(UUID id, UUID mailbox, String address, String key, Agreement state, Instant now, Instant due, String who);
 
     @Query("select a from AgreementEntity a where a.mailboxId = :mailbox and a.addressKey = :key")
     Optional<AgreementEntity> of(UUID mailbox, String key);

@@ -26,6 +26,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps what addresses have said, and changes it as {@link Agreement} allows. */
 @Service
 public class StoredAgreements {
+    /** A new rule is often tried, put right or paused again within this. */
+    private static final Duration TELL_AFTER = Duration.ofHours(1);
+
     private static final Duration STOP_ASKED_FOR = Duration.ofDays(1);
     private static final Set<Agreement> GIVEN = EnumSet.of(Agreement.CONFIRMED, Agreement.VOUCHED_FOR);
 
@@ -168,7 +171,7 @@ public class StoredAgreements {
                 .forEach(wasInside -> askAgain(wasInside.id(), who));
     }
 
-    /** Tells addresses in own domains that were never told; a message goes to each of them soon. */
+    /** Tells addresses in own domains that were never told; a message goes to each of them after an hour. */
     @Transactional
     public void tell(UUID mailbox, Collection<MailAddress> inside, String who) {
         inside.forEach(address -> begin(mailbox, address, Agreement.TOLD, Agreement.Event.TOLD, who));
@@ -177,7 +180,8 @@ public class StoredAgreements {
     private void begin(UUID mailbox, MailAddress address, Agreement state, Agreement.Event event, String who) {
         UUID id = UUID.randomUUID();
         Instant now = clock.instant();
-        if (agreements.begin(id, mailbox, address.address(), address.key(), state, now, who) > 0) {
+        Instant due = state == Agreement.TOLD ? now.plus(TELL_AFTER) : now;
+        if (agreements.begin(id, mailbox, address.address(), address.key(), state, now, due, who) > 0) {
             changes.save(new AgreementChangeEntity(id, now, event, who));
         }
     }

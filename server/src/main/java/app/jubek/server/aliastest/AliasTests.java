@@ -2,7 +2,7 @@ package app.jubek.server.aliastest;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ByteSource;
-import app.jubek.core.outgoing.AliasTestMessage;
+import app.jubek.core.outgoing.OwnLetter;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
@@ -59,7 +59,7 @@ public class AliasTests {
     public AliasTest send(UUID id, MailAddress alias) {
         Mailbox mailbox = mailboxes.find(id);
         MailAddress from = mailbox.own().identity();
-        Cleared cleared = Clearance.look(new Outgoing.SelfTest(alias, Optional.of(from)), mailbox.own())
+        Cleared cleared = Clearance.look(new Outgoing.Inside(alias, Optional.of(from)), mailbox.own())
                 .orElseThrow(() -> Refused.invalid(
                         alias.address() + " lies outside our own domains: a test goes to own addresses only.",
                         List.of()));
@@ -73,7 +73,7 @@ public class AliasTests {
         UUID test = UUID.randomUUID();
         String messageId = "<alias-test-" + test + "@" + from.domain() + ">";
         tests.save(new AliasTestEntity(test, id, alias.address(), messageId, now));
-        byte[] bytes = AliasTestMessage.bytes(from, alias, messageId, now.atZone(mailbox.zone()));
+        byte[] bytes = OwnLetter.aliasTest(alias).bytes(from, alias, messageId, now.atZone(mailbox.zone()));
         fault(mailbox, cleared, ByteSource.of(bytes))
                 .ifPresent(fault -> tests.failed(test, AliasTestEntity.stored(fault)));
         return tests.findById(test).map(AliasTestEntity::test).orElseThrow(Refused::notFound);

@@ -11,17 +11,25 @@ import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.platform.Border;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.BeforeSaving;
 import app.jubek.server.rulebook.RuleBooks;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** Plays exchanges through with the rules of all mailboxes here. */
@@ -30,6 +38,11 @@ class Exchanges implements BeforeSaving {
     /** How far back a message is looked for that a rule picks. */
     private static final int DAYS = 180;
 
+    /** People and templates may change meanwhile. */
+    private static final Duration KNOWN_FOR = Duration.ofMinutes(1);
+
+    private static final Logger LOG = LoggerFactory.getLogger(Exchanges.class);
+
     private final Mailboxes mailboxes;
     private final RuleBooks books;
     private final AddressBooks people;
@@ -37,6 +50,7 @@ class Exchanges implements BeforeSaving {
     private final Composers composers;
     private final PastMail pastMail;
     private final Clock clock;
+    private final Map<UUID, Known> known = new ConcurrentHashMap<>();
 
     Exchanges(
             Mailboxes mailboxes,
@@ -76,15 +90,58 @@ class Exchanges implements BeforeSaving {
                 composers.withEmptyDocuments(mailbox));
     }
 
-    /** What becomes of rules of one mailbox. */
-    List<Loops.Tried> tried(UUID mailbox, RuleBook rules, Predicate<Rule> asked) {
-        return tried(mailbox, here(mailbox, rules), asked);
+    /** What was found, by the versions of all rule books. */
+    private record Known(Map<UUID, Integer> versions, Instant at, List<Loops.Tried> tried) {}
+
+    /**
+     * What becomes of the rules of one mailbox as they are. It is asked for whenever somebody looks at the rules, so what was
+     * found a moment ago is not looked for again.
+     */
+    List<Loops.Tried> ofToday(UUID mailbox) {
+        Map<UUID, Integer> versions = mailboxes.all().stream()
+                .collect(Collectors.toMap(
+                        Mailbox::id, each -> books.current(each.id()).version()));
+        return Optional.ofNullable(known.get(mailbox))
+                .filter(last -> last.versions().equals(versions))
+                .filter(last -> last.at().isAfter(clock.instant().minus(KNOWN_FOR)))
+                .orElseGet(() -> found(mailbox, versions))
+                .tried();
     }
 
-    List<Loops.Tried> tried(UUID mailbox, Map<UUID, MailboxHere> here, Predicate<Rule> asked) {
-        Loops.Examples examples =
-                Loops.Examples.from(pastMail.window(mailbox, DAYS).past());
-        return new Loops(new ArrayList<>(here.values())).of(here.get(mailbox), examples, asked);
+    private Known found(UUID mailbox, Map<UUID, Integer> versions) {
+        RuleBook rules = books.current(mailbox).book();
+        Known found = new Known(versions, clock.instant(), tried(mailbox, rules, rule -> true));
+        known.put(mailbox, found);
+        return found;
+    }
+
+    /** What becomes of rules of one mailbox. */
+    List<Loops.Tried> tried(UUID mailbox, RuleBook rules, Predicate<Rule> asked) {
+        Map<UUID, MailboxHere> here = here(mailbox, rules);
+        return tried(here, here.get(mailbox), pastOf(mailbox), asked);
+    }
+
+    /** Messages of a mailbox's past, to play a rule through with. */
+    Loops.Examples pastOf(UUID mailbox) {
+        return Loops.Examples.from(pastMail.window(mailbox, DAYS).past());
+    }
+
+    List<Loops.Tried> tried(
+            Map<UUID, MailboxHere> here, MailboxHere of, Loops.Examples examples, Predicate<Rule> asked) {
+        Loops loops = new Loops(new ArrayList<>(here.values()));
+        return of.sending()
+                .filter(asked)
+                .map(rule -> tried(rule, of, () -> loops.tried(of, rule, examples)))
+                .toList();
+    }
+
+    /** One that can't be played through keeps no other from it, and nothing from being saved. */
+    private static Loops.Tried tried(Rule rule, MailboxHere of, Supplier<Loops.Tried> trying) {
+        AtomicReference<Loops.Tried> tried = new AtomicReference<>(new Loops.Tried(of, rule, Optional.empty()));
+        Border.around(() -> tried.set(trying.get()))
+                .ifPresent(failure -> LOG.error(
+                        "rule {} can't be played through: {}", rule.id().value(), failure.trace()));
+        return tried.get();
     }
 
     /** A rule that is switched on, or changed while it is on, sends no mail round without end. */

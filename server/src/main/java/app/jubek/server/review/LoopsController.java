@@ -81,10 +81,10 @@ class LoopsController {
         Map<UUID, MailboxHere> here = exchanges.here(mailbox, rules);
         List<UUID> seen =
                 access.mailboxes(who).stream().filter(here::containsKey).toList();
-        List<Loops.Tried> ours = exchanges.tried(mailbox, here, rule -> true);
+        List<Loops.Tried> ours = exchanges.tried(here, here.get(mailbox), exchanges.pastOf(mailbox), rule -> true);
         Stream<Loops.Tried> others = seen.stream()
                 .filter(other -> !other.equals(mailbox))
-                .flatMap(other -> exchanges.tried(other, here, rule -> true).stream());
+                .flatMap(other -> exchanges.tried(here, here.get(other), Loops.Examples.none(), rule -> true).stream());
         List<MailboxHere> shown = seen.stream().map(here::get).toList();
         MailGraph graph =
                 MailGraph.of(shown, Stream.concat(ours.stream(), others).toList());

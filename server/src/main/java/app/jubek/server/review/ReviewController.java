@@ -81,7 +81,7 @@ class ReviewController {
                 window.mailbox().own(),
                 window.mailbox().opening(),
                 figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)),
-                exchanges.tried(window.mailbox().id(), window.book(), rule -> true))
+                exchanges.ofToday(window.mailbox().id()))
                 .stream();
     }
 

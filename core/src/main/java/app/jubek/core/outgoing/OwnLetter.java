@@ -1,0 +1,76 @@
+package app.jubek.core.outgoing;
+
+import app.jubek.core.address.MailAddress;
+import java.io.ByteArrayOutputStream;
+import java.time.ZonedDateTime;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What Jubek writes by itself, and not about one message: marked as made by a machine (RFC 3834 §5), so that no other
+ * machine answers it.
+ */
+public record OwnLetter(String subject, String text) {
+    private static final int LISTED = 20;
+
+    /** To one of our own aliases, to see whether it arrives. */
+    public static OwnLetter aliasTest(MailAddress alias) {
+        return new OwnLetter(
+                "Test: does mail to " + alias.address() + " arrive?",
+                "Jubek sent this to see whether mail to this address matches the mailbox.\n"
+                        + "No rule acts on it. It can be deleted.\n");
+    }
+
+    /**
+     * Something that waits for a person.
+     *
+     * @param what is to be done
+     * @param subject of the message it is about
+     * @param sender of that message
+     */
+    public record Waits(String what, String subject, String sender) {
+        private String line() {
+            return "  - " + subject + ", from " + sender + "\n    " + what + "\n";
+        }
+    }
+
+    /**
+     * What waits for the people of a mailbox.
+     *
+     * @param waiting what has waited longest first
+     * @param page where it can be looked at; empty where nobody can say
+     */
+    public static OwnLetter digest(MailAddress mailbox, List<Waits> waiting, Optional<String> page) {
+        StringBuilder text = new StringBuilder("Hello,\n\nthis waits for somebody at " + mailbox.shown() + ":\n\n");
+        waiting.stream().limit(LISTED).forEach(each -> text.append(each.line()));
+        if (waiting.size() > LISTED) {
+            text.append("  and ").append(waiting.size() - LISTED).append(" more\n");
+        }
+        page.ifPresent(address -> text.append("\nTo look at it and to decide:\n\n  ")
+                .append(address)
+                .append('\n'));
+        text.append("\nYou get this once on each working day on which something waits. To end that, open Records,\n");
+        text.append("view Waiting.\n");
+        String count = waiting.size() == 1 ? "1 message waits" : waiting.size() + " messages wait";
+        return new OwnLetter(count + " at " + mailbox.shown(), text.toString());
+    }
+
+    /**
+     * @param messageId with angle brackets
+     */
+    public byte[] bytes(MailAddress from, MailAddress to, String messageId, ZonedDateTime at) {
+        Stamp stamp = new Stamp(from, to, messageId, at);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.writeBytes(new HeaderBlock()
+                .with("From", from)
+                .with("To", to)
+                .withText("Subject", subject)
+                .raw("Date", stamp.date())
+                .raw("Message-ID", messageId)
+                .raw("Auto-Submitted", "auto-generated")
+                .raw("MIME-Version", "1.0")
+                .bytes());
+        out.writeBytes(MimePart.plain(text).bytes());
+        return out.toByteArray();
+    }
+}
