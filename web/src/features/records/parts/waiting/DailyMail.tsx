@@ -4,7 +4,7 @@ import { Button } from '../../../../ui/Button';
 import { TextField } from '../../../../ui/Field';
 import { useChangeDailyMail, useDailyMail } from '../../queries';
 
-/** Whether what waits is told by mail, once on each working day. */
+/** Whether what waits is told by mail, once on each working day; on narrow screens the room is for what waits. */
 export function DailyMail() {
   const daily = useDailyMail();
   const change = useChangeDailyMail();
@@ -13,7 +13,7 @@ export function DailyMail() {
     return null;
   }
   return (
-    <div className="flex flex-wrap items-center gap-2 border-t border-line bg-ground px-4 py-2 text-sm text-ink2">
+    <div className="hidden flex-wrap items-center gap-2 border-t border-line bg-ground px-4 py-2 text-sm text-ink2 columns:flex">
       {daily.data.address ? (
         <>
           <span className="break-words">
