@@ -47,12 +47,22 @@ public record Exchange(Correspondent among, How how, List<Passed> messages, Opti
                 || endedBy.filter(not -> not.planned().rule().equals(rule)).isPresent();
     }
 
-    /** Everybody elsewhere whose answers are on the way. */
-    public List<MailAddress> answering() {
+    /** Everybody elsewhere whose answers are on the way, of those whom a mailbox sent mail itself. */
+    public List<MailAddress> answering(MailAddress mailbox) {
         return messages.stream()
                 .filter(passed -> passed.by() instanceof Passed.By.Answered)
                 .map(Passed::from)
+                .filter(from -> messages.stream()
+                        .anyMatch(passed ->
+                                passed.isSentBy(mailbox) && passed.to().sameAs(from)))
                 .distinct()
                 .toList();
+    }
+
+    /** Why a mailbox did not send the last of them on; empty where it is another that did not. */
+    public Optional<NotDone> endedAt(MailAddress mailbox) {
+        boolean there =
+                !messages.isEmpty() && messages.get(messages.size() - 1).to().sameAs(mailbox);
+        return endedBy.filter(not -> there);
     }
 }

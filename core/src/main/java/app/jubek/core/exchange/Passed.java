@@ -22,4 +22,8 @@ public record Passed(MailAddress from, MailAddress to, String subject, By by) {
     boolean isBy(RuleId id) {
         return by instanceof By.OfRule rule && rule.rule().equals(id);
     }
+
+    boolean isSentBy(MailAddress mailbox) {
+        return by instanceof By.OfRule rule && rule.mailbox().sameAs(mailbox);
+    }
 }

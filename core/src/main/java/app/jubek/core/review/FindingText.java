@@ -34,5 +34,8 @@ enum FindingText implements Code {
     /** Who answers. */
     HANDED_ON_FOR_EVER,
     /** So many messages of ours, why the last was not sent. */
-    SENT_AGAIN_UNTIL
+    SENT_AGAIN_UNTIL,
+    /** The same through mailboxes of others, of which no more is told. */
+    GOES_ON_FOR_EVER,
+    SENT_AGAIN
 }

@@ -32,28 +32,36 @@ final class FromLoops {
     List<Finding> findings() {
         return tried.stream()
                 .filter(Loops.Tried::goesRound)
-                .flatMap(found -> book.find(found.rule().id()).stream()
-                        .map(rule -> finding(rule, found.exchange().orElseThrow(), found.isEndless())))
+                .flatMap(found -> book.find(found.rule().id()).stream().map(rule -> finding(rule, found)))
                 .toList();
     }
 
-    private Finding finding(Rule rule, Exchange exchange, boolean endless) {
-        Sort sort = endless ? Sort.LOOP_WITHOUT_END : Sort.GOES_ROUND;
-        return new Finding(sort, rule.id(), cause(exchange), Optional.empty(), remedy(rule, exchange));
+    private Finding finding(Rule rule, Loops.Tried found) {
+        Exchange exchange = found.exchange().orElseThrow();
+        MailAddress mailbox = found.mailbox().identity();
+        List<MailAddress> answering = exchange.answering(mailbox);
+        Statement cause = found.isEndless() ? endless(answering) : round(exchange, mailbox);
+        Sort sort = found.isEndless() ? Sort.LOOP_WITHOUT_END : Sort.GOES_ROUND;
+        return new Finding(sort, rule.id(), cause, Optional.empty(), remedy(rule, answering));
     }
 
-    private static Statement cause(Exchange exchange) {
+    private static Statement endless(List<MailAddress> answering) {
+        return answering.isEmpty()
+                ? FindingText.GOES_ON_FOR_EVER.with()
+                : FindingText.HANDED_ON_FOR_EVER.with(named(answering));
+    }
+
+    private static Statement round(Exchange exchange, MailAddress mailbox) {
         long sent = exchange.messages().stream()
                 .filter(passed -> passed.by() instanceof Passed.By.OfRule)
                 .count();
-        return exchange.endedBy()
+        return exchange.endedAt(mailbox)
                 .map(ended -> FindingText.SENT_AGAIN_UNTIL.with((int) sent, ended.statement()))
-                .orElseGet(() -> FindingText.HANDED_ON_FOR_EVER.with(named(exchange.answering())));
+                .orElseGet(() -> FindingText.SENT_AGAIN.with((int) sent));
     }
 
     /** Answers are to go to people, and not on to others; of a reply the senders are not known beforehand. */
-    private Optional<Remedy> remedy(Rule rule, Exchange exchange) {
-        List<MailAddress> answering = exchange.answering();
+    private Optional<Remedy> remedy(Rule rule, List<MailAddress> answering) {
         boolean handsOn = rule.handsOn().findAny().isPresent();
         return handsOn && !answering.isEmpty()
                 ? Optional.of(new Remedy(

@@ -227,6 +227,19 @@ class LoopsTest {
                 .isEqualTo(Stream.of("schools", "sent").toList());
     }
 
+    /** What another mailbox sends on, and to whom, is its people's to know. */
+    @Test
+    void onlyWhomAMailboxItselfSendsMailIsNamedToItsPeople() {
+        Exchange exchange = first(
+                visits(rule("there", redirect(EDUCATION), forward(PRESS))),
+                mailbox(EDUCATORS, AddressBook.empty(), rule("both", forward(PRESS, BUSES))));
+
+        assertThat(exchange.how()).isEqualTo(How.ENDLESS);
+        assertThat(exchange.messages()).extracting(Passed::from).contains(BUSES);
+        assertThat(exchange.answering(Mails.VISITS.identity())).doesNotContain(BUSES);
+        assertThat(exchange.endedAt(Mails.VISITS.identity())).isEmpty();
+    }
+
     @Test
     void theGraphMarksWhereMailComesBackAndWhatGoesRoundThere() {
         MailboxHere visits = visits(rule("both", forward(PRESS, BUSES)), rule("there", redirect(EDUCATION)));

@@ -1,6 +1,6 @@
 package app.jubek.server.review;
 
-import app.jubek.core.exchange.Exchange;
+import app.jubek.core.address.MailAddress;
 import app.jubek.core.exchange.Loops;
 import app.jubek.core.exchange.MailboxHere;
 import app.jubek.core.rule.Rule;
@@ -160,9 +160,11 @@ class Exchanges implements BeforeSaving {
     }
 
     private static void refuse(Loops.Tried tried) {
-        String answering = tried.exchange().map(Exchange::answering).orElse(List.of()).stream()
-                .map(address -> address.address())
-                .collect(Collectors.joining(" and "));
+        String answering = tried.exchange()
+                .map(exchange -> exchange.answering(tried.mailbox().identity()))
+                .filter(named -> !named.isEmpty())
+                .map(named -> named.stream().map(MailAddress::address).collect(Collectors.joining(" and ")))
+                .orElse("those who get its mail");
         throw Refused.invalid(
                 "“" + tried.rule().name() + "” can't be on like this: if " + answering
                         + " answer every message, as some programs do, it hands the answers on without end."
