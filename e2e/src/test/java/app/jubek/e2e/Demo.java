@@ -66,7 +66,7 @@ final class Demo {
     /** By the simulated post office itself, whose time the server takes over when it is next asked for it. */
     static void clockAtRealTime() {
         HttpRequest back = HttpRequest.newBuilder(URI.create("http://127.0.0.1:8583/clock"))
-                .timeout(Duration.ofSeconds(30))
+                .timeout(Duration.ofMinutes(2))
                 .header("Content-Type", "application/json")
                 .PUT(HttpRequest.BodyPublishers.ofString("{\"offsetSeconds\": 0}"))
                 .build();

@@ -11,7 +11,7 @@ import org.springframework.test.context.DynamicPropertySource;
 @Import(OtherWords.class)
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
 public abstract class ServerContext {
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     @DynamicPropertySource
     static void properties(DynamicPropertyRegistry registry) {

@@ -23,7 +23,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** A page that is open is told what changed, through the database, and for as long as somebody is signed in. */
 class LiveStreamsTest extends ServerContext {
-    private static final Duration LONG = Duration.ofSeconds(30);
+    private static final Duration LONG = Duration.ofMinutes(2);
 
     @LocalServerPort
     private int port;

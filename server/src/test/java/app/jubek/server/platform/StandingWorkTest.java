@@ -25,7 +25,7 @@ class StandingWorkTest {
             again.countDown();
             park();
         });
-        assertThat(again.await(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(again.await(2, TimeUnit.MINUTES)).isTrue();
         assertThat(registry.get("jubek.work.restarts").gauge().value()).isEqualTo(1);
         assertThat(works.health().getStatus()).isEqualTo(Status.UP);
         work.stop();
@@ -41,11 +41,11 @@ class StandingWorkTest {
                 park();
             }
         });
-        work.join(java.time.Duration.ofSeconds(20));
+        work.join(java.time.Duration.ofMinutes(2));
         assertThat(works.health().getStatus()).isEqualTo(Status.DOWN);
         assertThat(registry.get("jubek.work.down").gauge().value()).isEqualTo(1);
         works.tend();
-        assertThat(stays.await(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(stays.await(2, TimeUnit.MINUTES)).isTrue();
         assertThat(works.health().getStatus()).isEqualTo(Status.UP);
         work.stop();
     }

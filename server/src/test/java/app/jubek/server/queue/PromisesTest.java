@@ -16,8 +16,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.locks.LockSupport;
-import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -141,8 +139,8 @@ class PromisesTest extends app.jubek.server.ServerContext {
                 .param(broken.id())
                 .update();
         StepEntity next = ready("");
-        await(() -> state(next).equals("SENT"));
-        await(() -> state(broken).equals("FAILED"));
+        await("the next is sent", () -> state(next).equals("SENT"));
+        await("the broken one failed", () -> state(broken).equals("FAILED"));
         assertThat(jdbc.sql("select attempts from step where id = ?")
                         .param(broken.id())
                         .query(Integer.class)
@@ -158,20 +156,12 @@ class PromisesTest extends app.jubek.server.ServerContext {
                 .toList();
         StepEntity fourth = ready("duty@ostrel-gardens.example");
         StepEntity other = ready("noor@ostrel-gardens.example");
-        await(() -> state(other).equals("SENT"));
+        await("the other is sent", () -> state(other).equals("SENT"));
         assertThat(state(fourth)).isEqualTo("READY");
         jdbc.sql("delete from step where id in (:ids)")
                 .param("ids", slow.stream().map(StepEntity::id).toList())
                 .update();
-        await(() -> state(fourth).equals("SENT"));
-    }
-
-    private static void await(BooleanSupplier holds) {
-        long end = System.nanoTime() + 20_000_000_000L;
-        while (!holds.getAsBoolean()) {
-            assertThat(System.nanoTime()).isLessThan(end);
-            LockSupport.parkNanos(50_000_000);
-        }
+        await("the fourth is sent", () -> state(fourth).equals("SENT"));
     }
 
     /** A node that was asleep and wakes up must not write over what was made of its step meanwhile. */
