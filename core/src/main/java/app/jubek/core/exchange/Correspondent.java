@@ -7,8 +7,6 @@ import app.jubek.core.message.SentBy;
 import app.jubek.core.outgoing.HeaderBlock;
 import app.jubek.core.outgoing.Stamp;
 import app.jubek.core.reading.Origin;
-import java.io.ByteArrayOutputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -63,11 +61,12 @@ public enum Correspondent {
             return Optional.empty();
         }
         Optional<MailAddress> envelopeSender = this == AUTOMATIC_REPLIER ? Optional.empty() : Optional.of(self);
-        byte[] header = header(got, new Stamp(self, to.get(0), messageId, at), to);
-        return Optional.of(new Posted(envelopeSender, to, written(header, got)));
+        HeaderBlock header = header(got, new Stamp(self, to.get(0), messageId, at), to);
+        String text = "We have your message.\n\n" + String.join("\n\n", got.texts());
+        return Optional.of(new Posted(envelopeSender, to, header.message(text)));
     }
 
-    private byte[] header(ReadMessage got, Stamp stamp, List<MailAddress> to) {
+    private HeaderBlock header(ReadMessage got, Stamp stamp, List<MailAddress> to) {
         HeaderBlock header = new HeaderBlock()
                 .with("From", stamp.from())
                 .with("To", to)
@@ -80,10 +79,7 @@ public enum Correspondent {
         if (this == AUTOMATIC_REPLIER) {
             header.raw("Auto-Submitted", "auto-replied");
         }
-        return header.raw("MIME-Version", "1.0")
-                .raw("Content-Type", "text/plain; charset=utf-8")
-                .raw("Content-Transfer-Encoding", "8bit")
-                .bytes();
+        return header;
     }
 
     private String subject(String answered) {
@@ -92,15 +88,6 @@ public enum Correspondent {
             case AUTOMATIC_REPLIER -> "Auto: " + answered;
             case ANSWERS_EVERYTHING -> answered;
         };
-    }
-
-    private static byte[] written(byte[] header, ReadMessage got) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        bytes.writeBytes(header);
-        String text = "We have your message.\n\n" + String.join("\n\n", got.texts());
-        bytes.writeBytes(
-                ("\r\n" + text.replace("\r", "").replace("\n", "\r\n") + "\r\n").getBytes(StandardCharsets.UTF_8));
-        return bytes.toByteArray();
     }
 
     private static List<MailAddress> forAnswers(ReadMessage got) {

@@ -10,7 +10,6 @@ import app.jubek.core.matching.MatchType;
 import app.jubek.core.message.Role;
 import app.jubek.core.outgoing.HeaderBlock;
 import app.jubek.core.rule.Rule;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 
@@ -84,17 +83,12 @@ record FirstMessage(MailAddress from, MailAddress to, String subject, String tex
     }
 
     Posted posted() {
-        byte[] header = new HeaderBlock()
+        byte[] message = new HeaderBlock()
                 .with("From", from)
                 .with("To", to)
                 .withText("Subject", subject)
                 .raw("Message-ID", "<first@" + from.domain() + ">")
-                .raw("MIME-Version", "1.0")
-                .raw("Content-Type", "text/plain; charset=utf-8")
-                .raw("Content-Transfer-Encoding", "8bit")
-                .bytes();
-        String body = "\r\n" + text.replace("\r", "").replace("\n", "\r\n") + "\r\n";
-        String all = new String(header, StandardCharsets.US_ASCII) + body;
-        return new Posted(Optional.of(from.named("")), List.of(to), all.getBytes(StandardCharsets.UTF_8));
+                .message(text);
+        return new Posted(Optional.of(from.named("")), List.of(to), message);
     }
 }

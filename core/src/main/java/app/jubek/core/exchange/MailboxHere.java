@@ -51,10 +51,6 @@ public record MailboxHere(CompiledBook rules, DecisionContext at, Composer compo
 
     /** Everybody to whom a step hands mail on. */
     List<MailAddress> destinations(Step.HandOn step) {
-        return Stream.concat(
-                        step.to().stream(),
-                        step.groups().stream().flatMap(group -> at.context().people().members(group).stream()))
-                .distinct()
-                .toList();
+        return step.everybody(at.context().people());
     }
 }

@@ -2,6 +2,7 @@ package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.text.Unsafe;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -38,6 +39,14 @@ public final class HeaderBlock {
     public HeaderBlock raw(String name, String value) {
         lines.append(MimeUtil.fold(name + ": " + clean(value), 0)).append("\r\n");
         return this;
+    }
+
+    /** The whole message, of these fields and a plain text (RFC 2046 §4.1.3). */
+    public byte[] message(String text) {
+        ByteArrayOutputStream message = new ByteArrayOutputStream();
+        message.writeBytes(raw("MIME-Version", "1.0").bytes());
+        message.writeBytes(MimePart.plain(text).bytes());
+        return message.toByteArray();
     }
 
     public byte[] bytes() {

@@ -1,7 +1,6 @@
 package app.jubek.core.outgoing;
 
 import app.jubek.core.address.MailAddress;
-import java.io.ByteArrayOutputStream;
 import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -60,17 +59,13 @@ public record OwnLetter(String subject, String text) {
      */
     public byte[] bytes(MailAddress from, MailAddress to, String messageId, ZonedDateTime at) {
         Stamp stamp = new Stamp(from, to, messageId, at);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(new HeaderBlock()
+        return new HeaderBlock()
                 .with("From", from)
                 .with("To", to)
                 .withText("Subject", subject)
                 .raw("Date", stamp.date())
                 .raw("Message-ID", messageId)
                 .raw("Auto-Submitted", "auto-generated")
-                .raw("MIME-Version", "1.0")
-                .bytes());
-        out.writeBytes(MimePart.plain(text).bytes());
-        return out.toByteArray();
+                .message(text);
     }
 }

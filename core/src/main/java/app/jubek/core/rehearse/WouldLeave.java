@@ -34,9 +34,7 @@ public final class WouldLeave {
     private static Stream<Limits.Leaving> of(
             Rule rule, AddressBook people, Corpus.View past, Function<Rule, BitSet> picks) {
         List<String> handedOn = rule.handsOn()
-                .flatMap(step -> Stream.concat(
-                        step.to().stream(),
-                        step.groups().stream().map(people::members).flatMap(List::stream)))
+                .flatMap(step -> step.everybody(people).stream())
                 .map(MailAddress::key)
                 .distinct()
                 .toList();

@@ -53,8 +53,7 @@ public record DestinationUse(MailAddress address, boolean inside, List<Rule> rul
 
     private static Stream<MailAddress> destinations(Step step, AddressBook people) {
         if (step instanceof Step.HandOn handOn) {
-            return Stream.concat(
-                    handOn.to().stream(), handOn.groups().stream().flatMap(group -> people.members(group).stream()));
+            return handOn.everybody(people).stream();
         }
         return step instanceof Step.Reply reply ? reply.options().copies().stream() : Stream.empty();
     }
