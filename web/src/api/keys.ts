@@ -15,6 +15,7 @@ export const keys = {
   arrival: key('arrival'),
   asReceived: key('as received'),
   completions: key('completions'),
+  composing: key('composing'),
   desk: key('desk'),
   destinations: key('destinations'),
   digest: key('digest'),

@@ -212,6 +212,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/composing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["composing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/composing/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryInstruction"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/desk": {
         parameters: {
             query?: never;
@@ -884,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/steps/{step}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askAgain"];
+        delete: operations["setAside"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/steps/{step}/sent": {
         parameters: {
             query?: never;
@@ -1400,6 +1448,26 @@ export interface components {
         CompletionsView: {
             completions: components["schemas"]["Completion"][];
         };
+        ComposedDraftView: {
+            because?: components["schemas"]["Statement"];
+            /** @enum {string} */
+            progress: "BEING_COMPOSED" | "COMPOSED" | "NOT_COMPOSED" | "SET_ASIDE";
+            sentences: components["schemas"]["SentenceView"][];
+        };
+        ComposingTrialAsked: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            order: number;
+            rule: components["schemas"]["Rule"];
+        };
+        ComposingTrialView: {
+            counts: boolean;
+            messages: components["schemas"]["TriedDraftView"][];
+        };
+        ComposingView: {
+            host?: string;
+        };
         CopyStep: {
             /** @enum {string} */
             do: "copy";
@@ -1823,7 +1891,7 @@ export interface components {
             /** Format: int32 */
             messages: number;
             /** @enum {string} */
-            reason: "NO_RETURN_PATH" | "NULL_RETURN_PATH" | "NOT_ONE_SENDER" | "AUTOMATIC" | "LIST" | "MASS_MAIL" | "REPORT" | "CALENDAR" | "SPAM" | "SYSTEM_SENDER" | "NO_REPLY_SENDER" | "POSTMASTER" | "OWN_SENDER" | "NOT_WRITTEN_TO_US" | "CONVERSATION" | "HANDED_ON" | "ANSWERED_BEFORE" | "ANSWERS_A_DAY" | "TEMPLATE_GONE" | "TEMPLATE_EMPTY" | "DOCUMENT_GONE" | "DOCUMENTS_TOO_LARGE" | "DOCUMENTS_TO_A_STRANGER" | "NOBODY_TO_ANSWER" | "IDENTITY_NOT_OURS" | "HEADER_CUT" | "ADDRESS_UNUSABLE" | "ANOTHER_ADDRESS" | "GROUP_EMPTY" | "SUPERSEDED" | "FENCE" | "LOOP" | "TOO_MANY_HOPS" | "BACK_TO_SENDER" | "BACK_TO_MAILBOX" | "BOUNCED_FROM" | "FILED" | "KEPT" | "NOT_ANSWERED" | "RULE_SWITCHED_OFF" | "OUTSIDE" | "DESTINATION_DECLINED" | "APPROVAL" | "STOPPED" | "HOURLY_LIMIT" | "RULE_LIMIT" | "DESTINATION_LIMIT" | "SENDER_LIMIT" | "OVER_LATE" | "RESTORED";
+            reason: "NO_RETURN_PATH" | "NULL_RETURN_PATH" | "NOT_ONE_SENDER" | "AUTOMATIC" | "LIST" | "MASS_MAIL" | "REPORT" | "CALENDAR" | "SPAM" | "SYSTEM_SENDER" | "NO_REPLY_SENDER" | "POSTMASTER" | "OWN_SENDER" | "NOT_WRITTEN_TO_US" | "CONVERSATION" | "HANDED_ON" | "ANSWERED_BEFORE" | "ANSWERS_A_DAY" | "TEMPLATE_GONE" | "TEMPLATE_EMPTY" | "DOCUMENT_GONE" | "DOCUMENTS_TOO_LARGE" | "DOCUMENTS_TO_A_STRANGER" | "NOBODY_TO_ANSWER" | "IDENTITY_NOT_OURS" | "HEADER_CUT" | "ADDRESS_UNUSABLE" | "ANOTHER_ADDRESS" | "GROUP_EMPTY" | "SUPERSEDED" | "FENCE" | "LOOP" | "TOO_MANY_HOPS" | "BACK_TO_SENDER" | "BACK_TO_MAILBOX" | "BOUNCED_FROM" | "FILED" | "KEPT" | "NOT_ANSWERED" | "RULE_SWITCHED_OFF" | "OUTSIDE" | "DESTINATION_DECLINED" | "APPROVAL" | "COMPOSED" | "STOPPED" | "HOURLY_LIMIT" | "RULE_LIMIT" | "DESTINATION_LIMIT" | "SENDER_LIMIT" | "OVER_LATE" | "RESTORED";
         };
         LimitsView: {
             /** Format: int32 */
@@ -2158,6 +2226,8 @@ export interface components {
             from?: string;
             /** @description Answers to what this mailbox sent are answered, too. */
             inConversations?: boolean;
+            /** @description What a composing service is asked to write from the message; instead of release. The reply then waits for approval, with the draft, or without one with its own text. */
+            instruction?: string;
             /** @description The rule moves a message only once it is answered; what is not answered stays where it is. */
             keepsUnanswered?: boolean;
             /** @description Rules with the same key share one count for a writer. */
@@ -2309,6 +2379,14 @@ export interface components {
             /** Format: int64 */
             size: number;
             texts: string[];
+        };
+        SentenceView: {
+            /** @enum {string} */
+            begins: "AFTER_SPACE" | "LINE" | "PARAGRAPH";
+            /** @enum {string} */
+            from?: "MESSAGE" | "REPLY" | "INSTRUCTION";
+            quote?: string;
+            text: string;
         };
         SessionView: {
             demo: boolean;
@@ -2527,6 +2605,11 @@ export interface components {
             part: "sent by" | "group" | "relationship";
             values: string[];
         };
+        TriedDraftView: {
+            because?: components["schemas"]["Statement"];
+            message: components["schemas"]["Line"];
+            sentences: components["schemas"]["SentenceView"][];
+        };
         TriedRule: {
             /** @enum {string} */
             among?: "PERSON" | "AUTOMATIC_REPLIER" | "ANSWERS_EVERYTHING";
@@ -2575,6 +2658,7 @@ export interface components {
         WaitingView: {
             /** Format: int32 */
             approved: number;
+            draft?: components["schemas"]["ComposedDraftView"];
             message: components["schemas"]["MessageLine"];
             step: components["schemas"]["StepView"];
         };
@@ -2992,6 +3076,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CompletionsView"];
+                };
+            };
+        };
+    };
+    composing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ComposingView"];
+                };
+            };
+        };
+    };
+    tryInstruction: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComposingTrialAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ComposingTrialView"];
                 };
             };
         };
@@ -4177,6 +4309,48 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    askAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    setAside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -157,11 +157,15 @@ export function useAct() {
   });
 }
 
-/** What a step sent or is to send. */
-export function useSent(step: string) {
+/**
+ * What a step sent or is to send.
+ *
+ * @param progress of its draft, with which it changes
+ */
+export function useSent(step: string, progress?: string) {
   const mailbox = useMailboxId();
   return useQuery({
-    queryKey: keys.sent(mailbox, step),
+    queryKey: keys.sent(mailbox, step, progress),
     retry: false,
     queryFn: () =>
       unwrap(api.GET('/api/mailboxes/{mailbox}/steps/{step}/sent', { params: { path: { mailbox, step } } })),

@@ -57,7 +57,7 @@ function groupOf({ step, message, approved }: Waiting): { key: string; title: st
     const form = alike(message.subject);
     return { key: `${key} ${form}`, title: `${step.ruleName} · over the limit · “${form}”` };
   }
-  if (code !== 'APPROVAL') {
+  if (code !== 'APPROVAL' && code !== 'COMPOSED') {
     return { key, title: `${step.ruleName} · held` };
   }
   const first = step.release.code === 'RELEASE_FIRST_ON_APPROVAL';

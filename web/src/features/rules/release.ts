@@ -22,6 +22,9 @@ const REPLIES = {
 /** What replies of a rule wait for, as a sentence; empty where they go out at once. */
 export function repliesWait(steps: Step[]): string {
   const reply = steps.find((step) => step.do === 'reply');
+  if (reply?.instruction !== undefined) {
+    return 'Each waits for approval, with a draft composed from the message.';
+  }
   return reply?.afterMinutes === undefined
     ? REPLIES[reply?.release ?? 'at once']
     : `They wait ${releaseInWords(reply).slice('after '.length)}.`;
@@ -29,6 +32,9 @@ export function repliesWait(steps: Step[]): string {
 
 /** When it goes out, of a step that does not go out at once; empty of all others. */
 export function releaseInWords(step: Step): string {
+  if (step.do === 'reply' && step.instruction !== undefined) {
+    return 'on approval, as a draft composed from the message';
+  }
   if (!('release' in step || 'afterMinutes' in step)) {
     return '';
   }

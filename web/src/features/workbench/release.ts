@@ -10,11 +10,20 @@ const LONGEST = 1200;
 export function releasedWith(step: Leaving, when: string | { minutes: number }): Leaving {
   const minutes = typeof when === 'string' ? undefined : when.minutes;
   const release = typeof when === 'string' && when !== 'at once' ? when : undefined;
+  const plain = step.do === 'reply' ? withMember(step, 'instruction', undefined) : step;
   return withMember(
-    withMember(step, 'release', release as NonNullable<Leaving['release']> | undefined),
+    withMember(plain, 'release', release as NonNullable<Leaving['release']> | undefined),
     'afterMinutes',
     minutes,
   );
+}
+
+const FIRST_INSTRUCTION = 'Answer what the message asks, with what the reply above says.';
+
+/** The reply as a draft composed from the message, which waits for approval and quotes nothing. */
+export function composedReply(step: Extract<Step, { do: 'reply' }>): Step {
+  const plain = withMember(releasedWith(step, 'at once') as typeof step, 'quotes', undefined);
+  return withMember(plain, 'instruction', FIRST_INSTRUCTION);
 }
 
 /** Whole minutes within what a rule may say. */

@@ -4,6 +4,7 @@ import { dayAndTime } from '../../../../lib/dates';
 import { Button } from '../../../../ui/Button';
 import { TextArea, TextField } from '../../../../ui/Field';
 import { Loading, Trouble } from '../../../../ui/States';
+import { DraftNote, DraftText } from '../../../composing';
 import { useNow } from '../../../mailbox';
 import { ACTS } from '../../acts';
 import { useEdit, useSent, type Act } from '../../queries';
@@ -22,8 +23,8 @@ interface Words {
 
 /** What would go out, and what can be done about it. */
 export function GoesOut({ of, busy, onAct }: Props) {
-  const { step } = of;
-  const sent = useSent(step.id);
+  const { step, draft } = of;
+  const sent = useSent(step.id, draft?.progress);
   const edit = useEdit(step.id);
   const [words, setWords] = useState<Words>();
   const unable = busy || edit.isPending;
@@ -48,6 +49,7 @@ export function GoesOut({ of, busy, onAct }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   });
   const shown = sent.data?.shown;
+  const composed = draft?.progress === 'COMPOSED' && !step.edited ? draft.sentences : undefined;
   const text = sent.data?.texts.join('\n\n') ?? '';
   const files = sent.data?.attachments.map((file) => file.name).filter((name) => name !== '') ?? [];
   return (
@@ -70,7 +72,11 @@ export function GoesOut({ of, busy, onAct }: Props) {
             <dd className="break-words">{shown.sender}</dd>
           </dl>
         )}
-        {shown && words === undefined && (
+        {step.because?.code === 'COMPOSED' && words === undefined && (
+          <DraftNote step={step.id} draft={draft} edited={step.edited} />
+        )}
+        {shown && words === undefined && composed && <DraftText sentences={composed} />}
+        {shown && words === undefined && !composed && (
           <div className="rounded border border-line2 px-3 py-2 break-words whitespace-pre-wrap">
             {text || 'This message has no text.'}
           </div>
@@ -138,9 +144,11 @@ function Editing({ words, onChange }: { words: Words; onChange: (words: Words) =
   );
 }
 
+const APPROVALS = ['APPROVAL', 'COMPOSED'];
+
 function Why({ of: { step } }: { of: Waiting }) {
   const now = useNow();
-  if (step.releaseAt === undefined && step.because?.code === 'APPROVAL') {
+  if (step.releaseAt === undefined && APPROVALS.includes(step.because?.code ?? '')) {
     return null;
   }
   return (

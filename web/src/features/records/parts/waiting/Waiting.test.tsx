@@ -39,6 +39,9 @@ beforeEach(() => {
     if (call === 'GET waiting') {
       return answer(waiting);
     }
+    if (call === 'GET composing') {
+      return answer({ host: 'composing.example' });
+    }
     if (pathname.endsWith('/limits')) {
       return answer({ days: 90, leaving: 0, limits: [] });
     }
@@ -67,7 +70,7 @@ async function show() {
       </MemoryRouter>
     </QueryClientProvider>,
   );
-  expect(await screen.findByText('Dear Lucie')).toBeVisible();
+  expect((await screen.findAllByText('Dear Lucie'))[0]).toBeVisible();
 }
 
 test('the original stands beside what would go out, and the keys go through and send', async () => {
@@ -96,4 +99,34 @@ test('several alike are sent in one act, after a question', async () => {
   expect(called('POST waiting/SEND_NOW')).toHaveLength(0);
   fireEvent.click(screen.getByRole('button', { name: 'Send them' }));
   await waitFor(() => expect(called('POST waiting/SEND_NOW')[0]?.body).toBe('["a","b"]'));
+});
+
+function composed(draft: object) {
+  const one = held('a', 'Wedding pictures');
+  waiting = [
+    {
+      ...one,
+      step: { ...one.step, because: said('it is composed', 'COMPOSED') },
+      draft: { sentences: [], ...draft },
+    },
+  ];
+}
+
+test('a draft is shown with its marks, and the rule’s own reply is one click away', async () => {
+  composed({
+    progress: 'COMPOSED',
+    sentences: [{ text: 'Dear Lucie', begins: 'AFTER_SPACE', from: 'REPLY', quote: 'Dear Lucie' }],
+  });
+  await show();
+  expect(await screen.findByText(/composed from the message by composing.example/)).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: 'Use the rule’s own reply' }));
+  await waitFor(() => expect(called('DELETE steps/a/draft')).toHaveLength(1));
+});
+
+test('where no draft was composed it says why, and asks again', async () => {
+  composed({ progress: 'NOT_COMPOSED', because: said('the composing service wrote nothing', 'C') });
+  await show();
+  expect(await screen.findByText(/There is no draft: the composing service wrote nothing\./)).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: 'Compose a draft' }));
+  await waitFor(() => expect(called('POST steps/a/draft')).toHaveLength(1));
 });

@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { TextField } from '../../../../ui/Field';
+import { Instruction } from '../../../composing';
 import { addressFault, ValueChips, withValues } from '../../../criteria';
 import { OutsideNotes } from '../../../destinations';
 import { OwnText, useTemplates } from '../../../templates';
@@ -12,6 +13,7 @@ import { Identity } from './Identity';
 import { TemplateOnTheSpot } from './OnTheSpot';
 import type { Around } from '../../around';
 import { WhenItGoesOut } from './WhenItGoesOut';
+import { EditedRule } from './WillItArrive';
 import { WhereAnswersGo } from './WhereAnswersGo';
 
 const WRITTEN_HERE = '';
@@ -26,6 +28,7 @@ interface Props {
 /** A reply written here or from a template: its text, where it goes, and how often. */
 export function ReplyStep({ step, around, onChange }: Props) {
   const templates = useTemplates();
+  const { asked, order } = useContext(EditedRule);
   const [making, setMaking] = useState<'new' | 'this'>();
   const options = (templates.data?.templates ?? []).map((t) => ({ value: t.id, text: t.written.name }));
   const known = step.template === undefined || options.some((o) => o.value === step.template);
@@ -74,6 +77,14 @@ export function ReplyStep({ step, around, onChange }: Props) {
       <WhereAnswersGo step={step} onChange={onChange} />
       <HowOften step={step} documents={documents} onChange={onChange} />
       <WhenItGoesOut step={step} onChange={onChange} />
+      {step.instruction !== undefined && (
+        <Instruction
+          instruction={step.instruction}
+          rule={asked?.rule}
+          order={order}
+          onChange={(instruction) => onChange({ ...step, instruction })}
+        />
+      )}
       {around.moves && <NotAnswered step={step} onChange={onChange} />}
       <More step={step} around={around} onChange={onChange} />
       <p className="text-sm text-ink2">
@@ -171,15 +182,17 @@ function More({ step, around, onChange }: Props) {
   });
   return (
     <div className="grid gap-1.5 text-sm text-ink2">
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          className="accent-moss"
-          checked={step.quotes === true}
-          onChange={(e) => flag('quotes', e.target.checked)}
-        />
-        quote the original message below
-      </label>
+      {step.instruction === undefined && (
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-moss"
+            checked={step.quotes === true}
+            onChange={(e) => flag('quotes', e.target.checked)}
+          />
+          quote the original message below
+        </label>
+      )}
       <label className="flex items-center gap-1.5">
         <input
           type="checkbox"

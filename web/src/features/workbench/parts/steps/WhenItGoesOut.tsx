@@ -1,10 +1,12 @@
 import { withMember } from '../../../../lib/members';
 import { Choice } from '../../../../ui/Choice';
+import { useComposing } from '../../../composing';
 import type { Step } from '../../model';
 import { FIRST } from '../../../rules';
-import { minutesIn, releasedWith, type Leaving } from '../../release';
+import { composedReply, minutesIn, releasedWith, type Leaving } from '../../release';
 
 const WAITS = 'after';
+const COMPOSED = 'composed';
 const OPTIONS = [
   { value: 'at once', text: 'at once' },
   { value: WAITS, text: 'after a while, and can be stopped until then', short: 'after' },
@@ -16,6 +18,12 @@ const OPTIONS = [
   },
 ];
 
+const AS_A_DRAFT = {
+  value: COMPOSED,
+  text: 'once somebody approves a draft composed from the message',
+  short: 'once somebody approves the draft',
+};
+
 interface Props {
   step: Leaving;
   onChange: (step: Step) => void;
@@ -23,15 +31,25 @@ interface Props {
 
 /** When something that leaves goes out. */
 export function WhenItGoesOut({ step, onChange }: Props) {
-  const now = step.afterMinutes === undefined ? (step.release ?? 'at once') : WAITS;
+  const composing = useComposing();
+  const isComposed = step.do === 'reply' && step.instruction !== undefined;
+  const mayCompose = step.do === 'reply' && (isComposed || composing.data?.host !== undefined);
+  const plain = step.afterMinutes === undefined ? (step.release ?? 'at once') : WAITS;
+  const choose = (chosen: string) => {
+    if (chosen === COMPOSED && step.do === 'reply') {
+      onChange(isComposed ? step : composedReply(step));
+    } else {
+      onChange(releasedWith(step, chosen === WAITS ? { minutes: 10 } : chosen));
+    }
+  };
   return (
     <p className="text-sm text-ink2">
       goes out{' '}
       <Choice
         label="when it goes out"
-        value={now}
-        options={OPTIONS}
-        onChoose={(chosen) => onChange(releasedWith(step, chosen === WAITS ? { minutes: 10 } : chosen))}
+        value={isComposed ? COMPOSED : plain}
+        options={mayCompose ? [...OPTIONS, AS_A_DRAFT] : OPTIONS}
+        onChoose={choose}
       />
       {step.afterMinutes !== undefined && (
         <>

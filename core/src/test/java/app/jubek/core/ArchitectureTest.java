@@ -40,6 +40,7 @@ class ArchitectureTest {
             "safety",
             "decide",
             "outgoing",
+            "composing",
             "arrival",
             "corpus",
             "exchange",

@@ -76,6 +76,7 @@ class PicturesRun extends Journey {
         agreement();
         handedOn();
         waiting();
+        composed();
         addressBook();
         whereMailGoes();
     }
@@ -127,6 +128,34 @@ class PicturesRun extends Journey {
         page.getByText("congratulations!").waitFor();
         settled();
         picture("waiting");
+    }
+
+    private void composed() {
+        visit("/rules/new");
+        type("add a value to words", "herbarium");
+        newStep("reply to its sender");
+        page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
+                .fill("Hello,\n\nthe herbarium is open for visitors on Wednesdays from 10 to 16."
+                        + " Please write us two days ahead.\n\nThe visits desk\nOstrel Gardens");
+        choose("when it goes out", "once somebody approves a draft composed from the message");
+        page.getByLabel("Instruction for the draft").fill("Answer what the message asks, with what the reply says.");
+        page.getByLabel("Name of the rule").fill("Visits to the herbarium");
+        button("Try it on past messages").click();
+        page.getByText("nothing to try it on").waitFor();
+        switchOn();
+        send(
+                "Sanna Ekstam <sanna@postbox.example>",
+                "visits@ostrel-gardens.example",
+                "A visit to the herbarium",
+                "Hello,\n\nmay I look at the ferns in your herbarium? Is Wednesday 9 December possible?\n\nSanna Ekstam");
+        goTo("Records");
+        button("Waiting").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A visit to the herbarium"))
+                .first()
+                .click();
+        page.getByText("A draft, composed from the message").waitFor();
+        settled();
+        picture("composed-draft");
     }
 
     private void whereMailGoes() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** What a rule sends is looked at before it leaves: on approval, or while it can still be stopped. */
@@ -83,5 +84,42 @@ class WaitingTest extends Journey {
         assertThat(page.getByText("Auto-Submitted:")).hasCount(0);
         button("Close").click();
         assertThat(record("peony beds", "replied to — done")).containsText("edited and approved by Ilse Varga");
+    }
+
+    @Test
+    void aDraftComposedFromTheMessageIsTriedFirstThenEditedAndSent() {
+        replyTo(
+                "lost: a",
+                "Lost things",
+                "Hello,\n\nwhat is found is kept at the gate for 30 days.\n\nThe visits desk");
+        choose("when it goes out", "once somebody approves a draft composed from the message");
+        page.getByLabel("Instruction for the draft").fill("Answer what is asked.");
+        button("Save and switch on").click();
+        assertThat(page.getByText("its instruction was not tried yet")).isVisible();
+        button("Try it on past messages").click();
+        assertThat(page.getByText("Where each sentence comes from")).hasCount(3);
+        switchOn();
+        send("Malin <malin@postbox.example>", VISITS, "Lost: a green scarf", "Hello, have you found it? Malin");
+        toWaiting();
+        items("Lost things").click();
+        Locator draft = group("What would go out");
+        assertThat(draft.getByText("A draft, composed from the message")).isVisible();
+        assertThat(draft.getByText("You ask: “Hello, have you found it?”").first())
+                .isVisible();
+        assertThat(draft.locator("mark")).containsText("We are sure that you will like it here.");
+        assertThat(findings(page)).as("a draft").isEmpty();
+        button("Edit").click();
+        Locator text = page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true));
+        assertThat(text).hasValue(Pattern.compile("You ask: “Hello, have you found it\\?”"));
+        text.fill("Dear Malin, it is at the gate.");
+        page.keyboard().press("Control+Enter");
+        assertThat(items("Lost things")).hasCount(0);
+        goTo("Outside");
+        mailOf("malin@postbox.example").getByRole(AriaRole.LISTITEM).first().click();
+        assertThat(page.getByRole(AriaRole.PARAGRAPH)
+                        .filter(new Locator.FilterOptions().setHasText("Dear Malin, it is at the gate.")))
+                .isVisible();
+        assertThat(page.getByText("Auto-Submitted:")).hasCount(0);
+        button("Close").click();
     }
 }

@@ -3,6 +3,7 @@ package app.jubek.server;
 import app.jubek.demo.garden.GardenMail;
 import app.jubek.demo.postoffice.PostOffice;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,6 +49,10 @@ final class World {
         return only;
     }
 
+    URI composing() {
+        return URI.create("http://127.0.0.1:" + settings.controlPort() + "/composing");
+    }
+
     PostOffice office() {
         return office;
     }
@@ -66,6 +71,9 @@ final class World {
                 "spring.jpa.properties.hibernate.session_factory.statement_inspector", StatementRecord.class::getName);
         registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
         registry.add("jubek.web.public-address", () -> "https://jubek.ostrel-gardens.example");
+        registry.add("jubek.composing.url", () -> composing().toString());
+        registry.add("jubek.composing.allow-inner-network", () -> true);
+        registry.add("jubek.composing.timeout", () -> "3s");
         registry.add("jubek.poll-interval", () -> "2s");
         registry.add("jubek.reconnect-after", () -> "200ms");
         registry.add("jubek.retry-after", () -> "300ms,300ms");

@@ -16,7 +16,6 @@ import app.jubek.core.plan.Reason;
 import app.jubek.core.reading.MessageReading;
 import app.jubek.core.reading.TraceFields;
 import app.jubek.core.safety.ReplyHistory;
-import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Limits;
 import app.jubek.core.view.MessageContext;
@@ -179,7 +178,8 @@ final class Simulation {
         List<PlannedStep> leaving = new ArrayList<>();
         int elsewhere = 0;
         for (PlannedStep step : decision.planned()) {
-            boolean byItself = step.sending().isPresent() && step.step().release() != Release.Plain.ON_APPROVAL;
+            boolean byItself =
+                    step.sending().isPresent() && !step.step().release().isOnApproval();
             if (byItself && (here.isHere(step.sending().orElseThrow().to()) || elsewhere++ < ALIKE)) {
                 leaving.add(step);
             }

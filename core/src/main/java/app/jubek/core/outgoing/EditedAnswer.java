@@ -13,13 +13,14 @@ import org.apache.james.mime4j.stream.Field;
 import org.apache.james.mime4j.stream.MimeTokenStream;
 
 /**
- * An answer that was frozen, written anew by a person: other words, with its documents and under its Message-ID. It is that
- * person's, so it is not marked as automatic (RFC 3834 §5 is about answers that nobody looked at).
+ * An answer that was frozen, written anew: other words, with its documents and under its Message-ID. A person's is not marked
+ * as automatic (RFC 3834 §5 is about answers that nobody looked at); a draft that a machine composed is, as before.
  *
  * @param subject one line of 1 to 500 characters
  * @param text plain text of 1 to 100,000 characters
+ * @param isByPerson written by a person, and not by a machine
  */
-public record EditedAnswer(String subject, String text) {
+public record EditedAnswer(String subject, String text, boolean isByPerson) {
     private static final int LONGEST_SUBJECT = 500;
     private static final int LONGEST_TEXT = 100_000;
 
@@ -38,9 +39,14 @@ public record EditedAnswer(String subject, String text) {
         }
     }
 
+    /** By a person. */
+    public EditedAnswer(String subject, String text) {
+        this(subject, text, true);
+    }
+
     /** The bytes of the answer. */
     public byte[] in(byte[] frozen) {
-        return written(frozen, subject, "auto-submitted");
+        return written(frozen, subject, isByPerson ? "auto-submitted" : "");
     }
 
     /** The bytes of a copy of it, which nobody sent by hand. */

@@ -53,6 +53,8 @@ public enum Reason implements Code {
     DESTINATION_DECLINED,
     /** Its rule sends on approval. */
     APPROVAL,
+    /** A draft of it is composed from the message. */
+    COMPOSED,
     /** By a person, before its time came. */
     STOPPED,
     HOURLY_LIMIT,
@@ -65,6 +67,7 @@ public enum Reason implements Code {
 
     private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(
             APPROVAL,
+            COMPOSED,
             STOPPED,
             HOURLY_LIMIT,
             RULE_LIMIT,

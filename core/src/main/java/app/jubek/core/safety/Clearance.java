@@ -20,7 +20,7 @@ public final class Clearance {
      *
      * @param agreements of addresses outside the own domains
      * @param ruleOn the rule is still there and switched on
-     * @param awaited its rule sends on approval, and nobody has given it
+     * @param awaited why a person is waited for, who has not let it go yet
      * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
      * @param overLate the message came in so long ago that an automatic answer may surprise
@@ -29,7 +29,7 @@ public final class Clearance {
             OwnSide own,
             Agreements agreements,
             boolean ruleOn,
-            boolean awaited,
+            Optional<Reason> awaited,
             boolean approved,
             boolean beforeRestoring,
             boolean overLate,
@@ -124,9 +124,6 @@ public final class Clearance {
         if (now.overLate() && outgoing instanceof Outgoing.Answer) {
             return Optional.of(Reason.OVER_LATE);
         }
-        if (now.awaited()) {
-            return Optional.of(Reason.APPROVAL);
-        }
-        return now.limits().reached(now.lastHour());
+        return now.awaited().or(() -> now.limits().reached(now.lastHour()));
     }
 }

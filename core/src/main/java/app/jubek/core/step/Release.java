@@ -16,6 +16,11 @@ public sealed interface Release {
 
     Statement statement();
 
+    /** Whether each waits for a person, however many were let go. */
+    default boolean isOnApproval() {
+        return this == Plain.ON_APPROVAL || this instanceof Composed;
+    }
+
     /**
      * The instant from which it may go; empty when it waits for a person.
      *
@@ -87,6 +92,33 @@ public sealed interface Release {
         @Override
         public Statement statement() {
             return StepPhrase.RELEASE_AFTER.with(minutes);
+        }
+    }
+
+    /**
+     * Of a reply: a composing service writes a draft of it from the message, and a person approves, changes or discards it.
+     * Nothing of it goes out by itself.
+     *
+     * @param instruction what the service is asked to write, 1 to 2,000 characters
+     */
+    record Composed(String instruction) implements Release {
+        private static final int LONGEST = 2_000;
+
+        public Composed {
+            instruction = instruction.strip();
+            if (instruction.isEmpty() || instruction.length() > LONGEST) {
+                throw new IllegalArgumentException("say in 1 to " + LONGEST + " characters what is to be composed");
+            }
+        }
+
+        @Override
+        public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Statement statement() {
+            return StepPhrase.RELEASE_COMPOSED.with();
         }
     }
 }

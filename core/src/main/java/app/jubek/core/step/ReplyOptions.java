@@ -34,6 +34,9 @@ public record ReplyOptions(
         copies = List.copyOf(copies);
         aliases = List.copyOf(aliases);
         key = key.filter(name -> !name.isBlank());
+        if (quotes && release instanceof Release.Composed) {
+            throw new IllegalArgumentException("an answer composed from the message does not quote it");
+        }
     }
 
     /** As answers are given unless a rule says otherwise. */

@@ -27,5 +27,6 @@ enum StepPhrase implements Code {
     TIMES_IN_DAYS,
     ADDRESS_IN_TEXT,
     /** Minutes. */
-    RELEASE_AFTER
+    RELEASE_AFTER,
+    RELEASE_COMPOSED
 }

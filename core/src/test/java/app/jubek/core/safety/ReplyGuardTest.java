@@ -237,7 +237,7 @@ class ReplyGuardTest {
                                 Mails.VISITS,
                                 Agreements.none(),
                                 true,
-                                true,
+                                Optional.of(Reason.APPROVAL),
                                 false,
                                 false,
                                 false,
@@ -251,7 +251,15 @@ class ReplyGuardTest {
         return Clearance.look(
                 outgoing,
                 new Clearance.Now(
-                        Mails.VISITS, Agreements.none(), true, false, approved, false, true, Limits.PRESET, LITTLE));
+                        Mails.VISITS,
+                        Agreements.none(),
+                        true,
+                        Optional.empty(),
+                        approved,
+                        false,
+                        true,
+                        Limits.PRESET,
+                        LITTLE));
     }
 
     private static final Limits.Flow LITTLE = new Limits.Flow(0, 0, 0, 0);
@@ -263,7 +271,7 @@ class ReplyGuardTest {
                         Mails.VISITS,
                         Agreements.none(),
                         on,
-                        false,
+                        Optional.empty(),
                         approved,
                         false,
                         false,

@@ -1,5 +1,6 @@
 package app.jubek.demo.postoffice;
 
+import app.jubek.demo.composing.ComposingStandIn;
 import com.icegreen.greenmail.store.MailFolder;
 import com.icegreen.greenmail.store.StoredMessage;
 import com.sun.net.httpserver.HttpExchange;
@@ -25,7 +26,7 @@ import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** HTTP on loopback, for the place Outside and for tests: what every mailbox holds, writing, the clock, faults. */
+/** HTTP on loopback, for the place Outside and for tests: what every mailbox holds, writing, the clock, faults, composing. */
 final class ControlApi {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int LISTED = 200;
@@ -44,7 +45,7 @@ final class ControlApi {
         } catch (IOException taken) {
             throw new UncheckedIOException(taken);
         }
-        server.setExecutor(Executors.newFixedThreadPool(2));
+        server.setExecutor(Executors.newFixedThreadPool(4));
         server.createContext("/mailboxes", guarded(exchange -> json(exchange, boxes())));
         server.createContext("/messages", guarded(this::messages));
         server.createContext("/raw", guarded(this::raw));
@@ -54,6 +55,7 @@ final class ControlApi {
         }));
         server.createContext("/traffic", guarded(exchange -> json(exchange, traffic.handle(exchange))));
         server.createContext("/clock", guarded(this::clock));
+        server.createContext("/composing", guarded(new ComposingStandIn()::handle));
         server.createContext("/faults", guarded(exchange -> json(exchange, faults.handle(exchange))));
     }
 

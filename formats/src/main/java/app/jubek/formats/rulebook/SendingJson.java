@@ -48,7 +48,8 @@ final class SendingJson {
             "inConversations",
             "keepsUnanswered",
             "release",
-            "afterMinutes");
+            "afterMinutes",
+            "instruction");
 
     private SendingJson() {}
 
@@ -110,6 +111,12 @@ final class SendingJson {
     }
 
     private static Release release(Reading at) {
+        if (at.has("instruction")) {
+            boolean alone = !at.has("release") && !at.has("afterMinutes");
+            at.check(alone, "instruction", "what is composed waits for approval: leave out release and afterMinutes");
+            return at.<Release>attempt(() -> new Release.Composed(at.text("instruction")))
+                    .orElse(Release.Plain.ON_APPROVAL);
+        }
         at.check(!(at.has("release") && at.has("afterMinutes")), "afterMinutes", "stands beside release: take one");
         return at.has("afterMinutes")
                 ? at.<Release>attempt(() -> new Release.After(at.number("afterMinutes", 1)))
@@ -160,6 +167,8 @@ final class SendingJson {
         }
         if (step.release() instanceof Release.After after) {
             node.put("afterMinutes", after.minutes());
+        } else if (step.release() instanceof Release.Composed composed) {
+            node.put("instruction", composed.instruction());
         } else if (step.release() instanceof Release.Plain plain && plain != Release.Plain.AT_ONCE) {
             node.put("release", Reading.word(plain));
         }

@@ -86,6 +86,7 @@ class EveryPartTest {
                 "{'do':'redirect','to':['a@x.example'],'afterMinutes':10}",
                 "{'do':'forward','to':['a@x.example'],'release':'at opening'}",
                 "{'do':'reply','template':'visits','oncePerDays':7,'release':'first on approval'}",
+                "{'do':'reply','instruction':'Say which day is asked for.','template':'visits','oncePerDays':7}",
                 "{'do':'remind','days':3}",
                 "{'do':'notify','sound':'drop'}",
                 "{'do':'archive'}",

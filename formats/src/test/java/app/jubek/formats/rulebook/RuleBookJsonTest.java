@@ -115,6 +115,7 @@ class RuleBookJsonTest {
             {"id":"r","version":1,"name":"r","picksOut":{"everything":true},"ending":"continue","on":true,
              "does":[{"do":"reply","text":"Thank you.","keepsUnanswered":true,"release":"on approval"},
                      {"do":"redirect","to":["a@x.example"],"afterMinutes":10},
+                     {"do":"reply","text":"Thank you.","instruction":"Name the day."},
                      {"do":"follow up","workingDays":3}]}""";
 
     /** Every member the reader knows stands in the published schema, and the other way round. */

@@ -1,6 +1,7 @@
 package app.jubek.server.clearance;
 
 import app.jubek.core.people.Agreements;
+import app.jubek.core.plan.Reason;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.step.Release;
@@ -9,6 +10,7 @@ import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.rulebook.RuleBooks;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Whether something may leave, as the world is at this moment; to be asked under the mailbox's lock. */
@@ -41,7 +43,7 @@ public class LastLook {
                 mailbox.own(),
                 leaving.kind().handsOn() ? agreements.of(mailbox.id()) : Agreements.none(),
                 ruleOn,
-                !leaving.approved() && awaits(leaving, mailbox),
+                leaving.approved() ? Optional.empty() : awaited(leaving, mailbox),
                 leaving.approved(),
                 leaving.restored(),
                 Clearance.isOverLate(leaving.releaseAt().orElse(leaving.received()), now),
@@ -49,11 +51,14 @@ public class LastLook {
                 sent.lastHour(mailbox.id(), leaving, now));
     }
 
-    private boolean awaits(Leaving leaving, Mailbox mailbox) {
+    private Optional<Reason> awaited(Leaving leaving, Mailbox mailbox) {
         Release release = leaving.release();
         int approved = release == Release.Plain.FIRST_ON_APPROVAL
                 ? sent.approved(mailbox.id(), leaving.rule(), leaving.kind())
                 : 0;
-        return release.due(leaving.planned(), mailbox.opening(), approved).isEmpty();
+        boolean waits =
+                release.due(leaving.planned(), mailbox.opening(), approved).isEmpty();
+        Reason why = release instanceof Release.Composed ? Reason.COMPOSED : Reason.APPROVAL;
+        return waits ? Optional.of(why) : Optional.empty();
     }
 }

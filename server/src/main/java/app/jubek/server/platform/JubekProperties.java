@@ -27,6 +27,7 @@ import org.springframework.util.unit.DataSize;
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
  * @param web how the page is reached
+ * @param composing the service that writes drafts of replies
  * @param otherMailboxes by a word of the installation's own
  */
 @ConfigurationProperties("jubek")
@@ -41,6 +42,7 @@ public record JubekProperties(
         DataSize evidenceMemory,
         DataSize largestMessage,
         @DefaultValue Web web,
+        @DefaultValue Composing composing,
         @Nullable MailboxSettings mailbox,
         Map<String, OtherMailbox> otherMailboxes,
         @Nullable FirstAccount account) {
@@ -94,6 +96,30 @@ public record JubekProperties(
         /** A page that people outside reach; empty where they reach none. */
         public Optional<String> publicPage(String path) {
             return Optional.ofNullable(publicAddress).map(at -> at.resolve(path).toString());
+        }
+    }
+
+    /**
+     * A composing service.
+     *
+     * @param url where it is asked; unset while there is none
+     * @param token what it knows us by (RFC 6750 §2.1)
+     * @param timeout how long it may take for one draft
+     * @param allowInnerNetwork whether its address may lie in the inner network
+     */
+    public record Composing(
+            @Nullable URI url,
+            @DefaultValue("") String token,
+            @DefaultValue("20s") Duration timeout,
+            @DefaultValue("false") boolean allowInnerNetwork) {
+        public Composing {
+            if (url != null) {
+                SettingsCheck.composing(url);
+            }
+        }
+
+        public Optional<URI> service() {
+            return Optional.ofNullable(url);
         }
     }
 

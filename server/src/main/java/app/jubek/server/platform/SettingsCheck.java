@@ -44,12 +44,24 @@ final class SettingsCheck {
 
     /** https, except on this machine itself; what is linked must not be read on the way. */
     static void publicAddress(URI address) {
-        boolean loopback = "127.0.0.1".equals(address.getHost()) || "localhost".equals(address.getHost());
-        boolean usable = "https".equals(address.getScheme()) || loopback && "http".equals(address.getScheme());
-        if (!usable || address.getHost() == null || !List.of("", "/").contains(address.getPath())) {
+        if (!isPrivate(address) || !List.of("", "/").contains(address.getPath())) {
             throw SettingFault.unusable(
                     "jubek.web.public-address", address + " is no address such as https://jubek.example");
         }
+    }
+
+    /** The same: messages go there. */
+    static void composing(URI address) {
+        if (!isPrivate(address)) {
+            throw SettingFault.unusable(
+                    "jubek.composing.url", address + " is no address such as https://composing.example/drafts");
+        }
+    }
+
+    private static boolean isPrivate(URI address) {
+        boolean loopback = "127.0.0.1".equals(address.getHost()) || "localhost".equals(address.getHost());
+        boolean usable = "https".equals(address.getScheme()) || loopback && "http".equals(address.getScheme());
+        return usable && address.getHost() != null;
     }
 
     private void named(String setting, @Nullable String value) {

@@ -211,9 +211,8 @@ public class Outbox {
     }
 
     /**
-     * A person writes an answer anew that is held for one, and the copies of it; it stays held.
-     *
-     * @throws Refused when it is no such answer, or has left meanwhile
+     * Writes an answer anew that is held for a person, and the copies of it; it stays held. Refused when it is no such answer,
+     * has left meanwhile, or a machine is to change what a person wrote.
      */
     @Transactional
     public StepView edit(UUID mailbox, UUID id, EditedAnswer words) {

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
-/** Answers that a person writes anew before they go out. */
+/** Answers that are written anew before they go out. */
 @Component
 class StepEdits {
     private final StepRepository steps;
@@ -24,13 +24,15 @@ class StepEdits {
     }
 
     void edit(StepEntity answer, EditedAnswer words) {
-        if (!StepActs.mayBeEdited(answer)) {
+        if (!StepActs.mayBeEdited(answer) || answer.isEdited() && !words.isByPerson()) {
             throw Refused.conflict("It can’t be changed any more: it no longer waits for a person.", Map.of());
         }
         byte[] frozen = bytes.of(answer.id()).all();
         bytes.replace(answer.id(), ByteSource.of(words.in(frozen)));
-        answer.edit(mailboxes.find(answer.mailboxId()).own().identity().address());
-        steps.saveAndFlush(answer);
+        if (words.isByPerson()) {
+            answer.edit(mailboxes.find(answer.mailboxId()).own().identity().address());
+            steps.saveAndFlush(answer);
+        }
         steps.ofMessages(answer.mailboxId(), List.of(answer.messageId())).stream()
                 .filter(copy -> copy.kind() == Work.ANSWER_COPY && copy.isOf(answer))
                 .forEach(copy -> bytes.replace(

@@ -4,6 +4,7 @@ import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.clearance.SentSoFar;
+import app.jubek.server.composing.Drafts;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.platform.Refused;
@@ -13,6 +14,7 @@ import app.jubek.server.step.Work;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,9 +32,11 @@ class WaitingController {
     private final Outbox outbox;
     private final Messages messages;
     private final SentSoFar sent;
+    private final Drafts drafts;
 
-    WaitingController(Outbox outbox, Messages messages, SentSoFar sent) {
+    WaitingController(Outbox outbox, Messages messages, SentSoFar sent, Drafts drafts) {
         this.sent = sent;
+        this.drafts = drafts;
         this.outbox = outbox;
         this.messages = messages;
     }
@@ -40,8 +44,9 @@ class WaitingController {
     /**
      * @param message what it answers or hands on
      * @param approved messages of its rule that were let go unchanged
+     * @param draft of a reply that is composed from the message
      */
-    record WaitingView(StepView step, MessageLine message, int approved) {}
+    record WaitingView(StepView step, MessageLine message, int approved, Optional<Drafts.ComposedDraftView> draft) {}
 
     private record OfRule(String rule, Work kind) {}
 
@@ -51,6 +56,8 @@ class WaitingController {
         List<StepView> steps = outbox.waiting(mailbox, LIMIT);
         Map<Long, MessageLine> lines = messages.lines(
                 mailbox, steps.stream().map(StepView::message).distinct().toList());
+        Map<UUID, Drafts.ComposedDraftView> composed =
+                drafts.of(mailbox, steps.stream().map(StepView::id).toList());
         Map<OfRule, Integer> approved = new HashMap<>();
         return steps.stream()
                 .map(step -> new WaitingView(
@@ -58,7 +65,8 @@ class WaitingController {
                         lines.get(step.message()),
                         approved.computeIfAbsent(
                                 new OfRule(step.rule(), step.kind()),
-                                of -> sent.approved(mailbox, of.rule(), of.kind()))))
+                                of -> sent.approved(mailbox, of.rule(), of.kind())),
+                        Optional.ofNullable(composed.get(step.id()))))
                 .toList();
     }
 

@@ -22,9 +22,9 @@ import tools.jackson.databind.JsonNode;
 class RuleBookController {
     private final RuleBooks books;
     private final OtherMailboxes others;
-    private final BeforeSaving looks;
+    private final List<BeforeSaving> looks;
 
-    RuleBookController(RuleBooks books, OtherMailboxes others, BeforeSaving looks) {
+    RuleBookController(RuleBooks books, OtherMailboxes others, List<BeforeSaving> looks) {
         this.books = books;
         this.others = others;
         this.looks = looks;
@@ -55,7 +55,7 @@ class RuleBookController {
         RuleBook wanted = RuleBookJson.read(saving.document());
         RuleBook before = books.current(mailbox).book();
         others.check(who, mailbox, before, wanted);
-        looks.check(mailbox, before, wanted);
+        looks.forEach(look -> look.check(mailbox, before, wanted));
         return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName()));
     }
 

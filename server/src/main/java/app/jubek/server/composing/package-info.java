@@ -1,0 +1,8 @@
+/**
+ * Drafts that a composing service writes of replies that wait for a person, and the trial of an instruction on past mail.
+ * Entry point: {@link app.jubek.server.composing.Drafts}. Off unless a service is set up.
+ */
+@NullMarked
+package app.jubek.server.composing;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,21 @@
+-- Drafts of replies that a composing service writes, one for each step that waits with one.
+create table composed_draft (
+    step_id uuid primary key references step on delete cascade,
+    mailbox_id uuid not null references mailbox on delete cascade,
+    state text not null,
+    attempts int not null,
+    due_at timestamptz not null,
+    reason text,
+    reason_arguments jsonb,
+    sentences jsonb not null,
+    reply text not null
+);
+
+create index composed_draft_by_mailbox on composed_draft (mailbox_id);
+
+-- What was tried on past messages before a rule with it is switched on.
+create table tried_instruction (
+    mailbox_id uuid not null references mailbox on delete cascade,
+    fingerprint text not null,
+    primary key (mailbox_id, fingerprint)
+);
