@@ -916,7 +916,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/mailboxes/{mailbox}/steps/{step}/draft": {
+    "/api/mailboxes/{mailbox}/steps/{step}/composed": {
         parameters: {
             query?: never;
             header?: never;
@@ -1448,7 +1448,7 @@ export interface components {
         CompletionsView: {
             completions: components["schemas"]["Completion"][];
         };
-        ComposedDraftView: {
+        ComposedReplyView: {
             because?: components["schemas"]["Statement"];
             /** @enum {string} */
             progress: "BEING_COMPOSED" | "COMPOSED" | "NOT_COMPOSED" | "SET_ASIDE";
@@ -1463,7 +1463,7 @@ export interface components {
         };
         ComposingTrialView: {
             counts: boolean;
-            messages: components["schemas"]["TriedDraftView"][];
+            messages: components["schemas"]["TriedMessageView"][];
         };
         ComposingView: {
             host?: string;
@@ -2226,7 +2226,7 @@ export interface components {
             from?: string;
             /** @description Answers to what this mailbox sent are answered, too. */
             inConversations?: boolean;
-            /** @description What a composing service is asked to write from the message; instead of release. The reply then waits for approval, with the draft, or without one with its own text. */
+            /** @description What a composing service is asked to write from the message; instead of release. The reply then waits for approval as it was composed or, when nothing was, with its own text. */
             instruction?: string;
             /** @description The rule moves a message only once it is answered; what is not answered stays where it is. */
             keepsUnanswered?: boolean;
@@ -2605,7 +2605,7 @@ export interface components {
             part: "sent by" | "group" | "relationship";
             values: string[];
         };
-        TriedDraftView: {
+        TriedMessageView: {
             because?: components["schemas"]["Statement"];
             message: components["schemas"]["Line"];
             sentences: components["schemas"]["SentenceView"][];
@@ -2658,7 +2658,7 @@ export interface components {
         WaitingView: {
             /** Format: int32 */
             approved: number;
-            draft?: components["schemas"]["ComposedDraftView"];
+            composed?: components["schemas"]["ComposedReplyView"];
             message: components["schemas"]["MessageLine"];
             step: components["schemas"]["StepView"];
         };

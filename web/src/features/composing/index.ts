@@ -1,4 +1,4 @@
 export { useComposing } from './queries';
-export { DraftText } from './parts/DraftText';
-export { DraftNote } from './parts/DraftNote';
+export { ComposedText } from './parts/ComposedText';
+export { ComposedNote } from './parts/ComposedNote';
 export { Instruction } from './parts/Instruction';

@@ -4,9 +4,9 @@ import { keys } from '../../api/keys';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
 export type Sentence = Schemas['SentenceView'];
-export type Draft = Schemas['ComposedDraftView'];
+export type Composed = Schemas['ComposedReplyView'];
 
-/** Whether drafts can be composed, and where messages would go to for that. */
+/** Whether replies can be composed, and where messages would go to for that. */
 export function useComposing() {
   const mailbox = useMailboxId();
   return useQuery({
@@ -15,7 +15,7 @@ export function useComposing() {
   });
 }
 
-/** Has drafts composed for the latest messages that a rule picks; nothing else leaves. */
+/** Has replies composed for the latest messages that a rule picks; nothing else leaves. */
 export function useTryInstruction() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
@@ -30,8 +30,8 @@ export function useTryInstruction() {
   });
 }
 
-/** Once more, or the rule’s own reply in place of the draft. */
-export function useChangeDraft(step: string) {
+/** Once more, or the rule’s own reply in place of the composed one. */
+export function useChangeComposed(step: string) {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
   const params = { path: { mailbox, step } };
@@ -39,8 +39,8 @@ export function useChangeDraft(step: string) {
     mutationFn: (wanted: 'compose' | 'set aside') =>
       unwrap(
         wanted === 'compose'
-          ? api.POST('/api/mailboxes/{mailbox}/steps/{step}/draft', { params })
-          : api.DELETE('/api/mailboxes/{mailbox}/steps/{step}/draft', { params }),
+          ? api.POST('/api/mailboxes/{mailbox}/steps/{step}/composed', { params })
+          : api.DELETE('/api/mailboxes/{mailbox}/steps/{step}/composed', { params }),
       ),
     onSettled: () =>
       Promise.all([

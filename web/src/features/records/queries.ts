@@ -160,7 +160,7 @@ export function useAct() {
 /**
  * What a step sent or is to send.
  *
- * @param progress of its draft, with which it changes
+ * @param progress of composing it, with which it changes
  */
 export function useSent(step: string, progress?: string) {
   const mailbox = useMailboxId();

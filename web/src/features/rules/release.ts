@@ -23,7 +23,7 @@ const REPLIES = {
 export function repliesWait(steps: Step[]): string {
   const reply = steps.find((step) => step.do === 'reply');
   if (reply?.instruction !== undefined) {
-    return 'Each waits for approval, with a draft composed from the message.';
+    return 'Each is composed from its message and waits for approval.';
   }
   return reply?.afterMinutes === undefined
     ? REPLIES[reply?.release ?? 'at once']
@@ -33,7 +33,7 @@ export function repliesWait(steps: Step[]): string {
 /** When it goes out, of a step that does not go out at once; empty of all others. */
 export function releaseInWords(step: Step): string {
   if (step.do === 'reply' && step.instruction !== undefined) {
-    return 'on approval, as a draft composed from the message';
+    return 'on approval, composed from the message';
   }
   if (!('release' in step || 'afterMinutes' in step)) {
     return '';

@@ -20,7 +20,7 @@ export function releasedWith(step: Leaving, when: string | { minutes: number }):
 
 const FIRST_INSTRUCTION = 'Answer what the message asks, with what the reply above says.';
 
-/** The reply as a draft composed from the message, which waits for approval and quotes nothing. */
+/** The reply composed from the message: it waits for approval and quotes nothing. */
 export function composedReply(step: Extract<Step, { do: 'reply' }>): Step {
   const plain = withMember(releasedWith(step, 'at once') as typeof step, 'quotes', undefined);
   return withMember(plain, 'instruction', FIRST_INSTRUCTION);

@@ -3,7 +3,7 @@ import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { TextArea } from '../../../ui/Field';
 import { useComposing, useTryInstruction } from '../queries';
-import { DraftText } from './DraftText';
+import { ComposedText } from './ComposedText';
 
 interface Props {
   instruction: string;
@@ -23,7 +23,7 @@ export function Instruction({ instruction, rule, order, onChange }: Props) {
   return (
     <div className="grid gap-1.5 border-l-2 border-line2 pl-2.5">
       <TextArea
-        label="Instruction for the draft"
+        label="Instruction for composing it"
         rows={3}
         maxLength={LONGEST}
         value={instruction}
@@ -32,8 +32,8 @@ export function Instruction({ instruction, rule, order, onChange }: Props) {
       {composing.data && (
         <p className="text-sm text-ink2">
           {host === undefined
-            ? 'No composing service is set up, so no draft is composed: the reply above waits for approval as it is.'
-            : `What leaves the house: the subject and new text of each picked message, this instruction and the reply above go to ${host}. Addresses and attachments don’t. The draft waits in Records, under Waiting, until somebody approves it.`}
+            ? 'No composing service is set up, so nothing is composed: the reply above waits for approval as it is.'
+            : `What leaves the house: the subject and new text of each picked message, this instruction and the reply above go to ${host}. Addresses and attachments don’t. What it composes waits in Records, under Waiting, until somebody approves it.`}
         </p>
       )}
       {host !== undefined && (
@@ -47,7 +47,7 @@ export function Instruction({ instruction, rule, order, onChange }: Props) {
           </Button>{' '}
           <span className="text-sm text-ink2" aria-live="polite">
             {tried.isPending
-              ? 'Drafts of up to three messages are being composed …'
+              ? 'Composing replies to up to three messages …'
               : 'Needed before the rule is switched on; nothing is sent to anybody else.'}
           </span>
         </div>
@@ -74,9 +74,9 @@ function Trial({ trial }: { trial: Schemas['ComposingTrialView'] }) {
             <b className="font-semibold">{message.subject}</b>, {message.sender}
           </p>
           {because ? (
-            <p className="text-sm text-clay">There is no draft: {because.words}.</p>
+            <p className="text-sm text-clay">Nothing was composed: {because.words}.</p>
           ) : (
-            <DraftText sentences={sentences} />
+            <ComposedText sentences={sentences} />
           )}
         </li>
       ))}

@@ -4,7 +4,7 @@ import { dayAndTime } from '../../../../lib/dates';
 import { Button } from '../../../../ui/Button';
 import { TextArea, TextField } from '../../../../ui/Field';
 import { Loading, Trouble } from '../../../../ui/States';
-import { DraftNote, DraftText } from '../../../composing';
+import { ComposedNote, ComposedText } from '../../../composing';
 import { useNow } from '../../../mailbox';
 import { ACTS } from '../../acts';
 import { useEdit, useSent, type Act } from '../../queries';
@@ -23,8 +23,8 @@ interface Words {
 
 /** What would go out, and what can be done about it. */
 export function GoesOut({ of, busy, onAct }: Props) {
-  const { step, draft } = of;
-  const sent = useSent(step.id, draft?.progress);
+  const { step, composed } = of;
+  const sent = useSent(step.id, composed?.progress);
   const edit = useEdit(step.id);
   const [words, setWords] = useState<Words>();
   const unable = busy || edit.isPending;
@@ -49,7 +49,7 @@ export function GoesOut({ of, busy, onAct }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   });
   const shown = sent.data?.shown;
-  const composed = draft?.progress === 'COMPOSED' && !step.edited ? draft.sentences : undefined;
+  const sentences = composed?.progress === 'COMPOSED' && !step.edited ? composed.sentences : undefined;
   const text = sent.data?.texts.join('\n\n') ?? '';
   const files = sent.data?.attachments.map((file) => file.name).filter((name) => name !== '') ?? [];
   return (
@@ -73,10 +73,10 @@ export function GoesOut({ of, busy, onAct }: Props) {
           </dl>
         )}
         {step.because?.code === 'COMPOSED' && words === undefined && (
-          <DraftNote step={step.id} draft={draft} edited={step.edited} />
+          <ComposedNote step={step.id} composed={composed} edited={step.edited} />
         )}
-        {shown && words === undefined && composed && <DraftText sentences={composed} />}
-        {shown && words === undefined && !composed && (
+        {shown && words === undefined && sentences && <ComposedText sentences={sentences} />}
+        {shown && words === undefined && !sentences && (
           <div className="rounded border border-line2 px-3 py-2 break-words whitespace-pre-wrap">
             {text || 'This message has no text.'}
           </div>

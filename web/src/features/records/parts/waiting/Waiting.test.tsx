@@ -101,32 +101,34 @@ test('several alike are sent in one act, after a question', async () => {
   await waitFor(() => expect(called('POST waiting/SEND_NOW')[0]?.body).toBe('["a","b"]'));
 });
 
-function composed(draft: object) {
+function composed(found: object) {
   const one = held('a', 'Wedding pictures');
   waiting = [
     {
       ...one,
       step: { ...one.step, because: said('it is composed', 'COMPOSED') },
-      draft: { sentences: [], ...draft },
+      composed: { sentences: [], ...found },
     },
   ];
 }
 
-test('a draft is shown with its marks, and the rule’s own reply is one click away', async () => {
+test('what was composed is shown with its marks, and the rule’s own reply is one click away', async () => {
   composed({
     progress: 'COMPOSED',
     sentences: [{ text: 'Dear Lucie', begins: 'AFTER_SPACE', from: 'REPLY', quote: 'Dear Lucie' }],
   });
   await show();
-  expect(await screen.findByText(/composed from the message by composing.example/)).toBeVisible();
+  expect(await screen.findByText(/Composed from the message by composing.example/)).toBeVisible();
   fireEvent.click(screen.getByRole('button', { name: 'Use the rule’s own reply' }));
-  await waitFor(() => expect(called('DELETE steps/a/draft')).toHaveLength(1));
+  await waitFor(() => expect(called('DELETE steps/a/composed')).toHaveLength(1));
 });
 
-test('where no draft was composed it says why, and asks again', async () => {
+test('where nothing was composed it says why, and asks again', async () => {
   composed({ progress: 'NOT_COMPOSED', because: said('the composing service wrote nothing', 'C') });
   await show();
-  expect(await screen.findByText(/There is no draft: the composing service wrote nothing\./)).toBeVisible();
-  fireEvent.click(screen.getByRole('button', { name: 'Compose a draft' }));
-  await waitFor(() => expect(called('POST steps/a/draft')).toHaveLength(1));
+  expect(
+    await screen.findByText(/Nothing was composed: the composing service wrote nothing\./),
+  ).toBeVisible();
+  fireEvent.click(screen.getByRole('button', { name: 'Compose again' }));
+  await waitFor(() => expect(called('POST steps/a/composed')).toHaveLength(1));
 });

@@ -18,10 +18,10 @@ const OPTIONS = [
   },
 ];
 
-const AS_A_DRAFT = {
+const AS_COMPOSED = {
   value: COMPOSED,
-  text: 'once somebody approves a draft composed from the message',
-  short: 'once somebody approves the draft',
+  text: 'composed from the message, once somebody approves it',
+  short: 'composed, once somebody approves it',
 };
 
 interface Props {
@@ -48,7 +48,7 @@ export function WhenItGoesOut({ step, onChange }: Props) {
       <Choice
         label="when it goes out"
         value={isComposed ? COMPOSED : plain}
-        options={mayCompose ? [...OPTIONS, AS_A_DRAFT] : OPTIONS}
+        options={mayCompose ? [...OPTIONS, AS_COMPOSED] : OPTIONS}
         onChoose={choose}
       />
       {step.afterMinutes !== undefined && (

@@ -137,8 +137,8 @@ class PicturesRun extends Journey {
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true))
                 .fill("Hello,\n\nthe herbarium is open for visitors on Wednesdays from 10 to 16."
                         + " Please write us two days ahead.\n\nThe visits desk\nOstrel Gardens");
-        choose("when it goes out", "once somebody approves a draft composed from the message");
-        page.getByLabel("Instruction for the draft").fill("Answer what the message asks, with what the reply says.");
+        choose("when it goes out", "composed from the message, once somebody approves it");
+        page.getByLabel("Instruction for composing it").fill("Answer what the message asks, with what the reply says.");
         page.getByLabel("Name of the rule").fill("Visits to the herbarium");
         button("Try it on past messages").click();
         page.getByText("nothing to try it on").waitFor();
@@ -153,9 +153,9 @@ class PicturesRun extends Journey {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A visit to the herbarium"))
                 .first()
                 .click();
-        page.getByText("A draft, composed from the message").waitFor();
+        page.getByText("Composed from the message by").waitFor();
         settled();
-        picture("composed-draft");
+        picture("composed-reply");
     }
 
     private void whereMailGoes() {

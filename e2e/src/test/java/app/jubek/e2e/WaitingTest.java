@@ -87,13 +87,13 @@ class WaitingTest extends Journey {
     }
 
     @Test
-    void aDraftComposedFromTheMessageIsTriedFirstThenEditedAndSent() {
+    void aReplyComposedFromTheMessageIsTriedFirstThenEditedAndSent() {
         replyTo(
                 "lost: a",
                 "Lost things",
                 "Hello,\n\nwhat is found is kept at the gate for 30 days.\n\nThe visits desk");
-        choose("when it goes out", "once somebody approves a draft composed from the message");
-        page.getByLabel("Instruction for the draft").fill("Answer what is asked.");
+        choose("when it goes out", "composed from the message, once somebody approves it");
+        page.getByLabel("Instruction for composing it").fill("Answer what is asked.");
         button("Save and switch on").click();
         assertThat(page.getByText("its instruction was not tried yet")).isVisible();
         button("Try it on past messages").click();
@@ -102,12 +102,12 @@ class WaitingTest extends Journey {
         send("Malin <malin@postbox.example>", VISITS, "Lost: a green scarf", "Hello, have you found it? Malin");
         toWaiting();
         items("Lost things").click();
-        Locator draft = group("What would go out");
-        assertThat(draft.getByText("A draft, composed from the message")).isVisible();
-        assertThat(draft.getByText("You ask: “Hello, have you found it?”").first())
+        Locator composed = group("What would go out");
+        assertThat(composed.getByText("Composed from the message by")).isVisible();
+        assertThat(composed.getByText("You ask: “Hello, have you found it?”").first())
                 .isVisible();
-        assertThat(draft.locator("mark")).containsText("We are sure that you will like it here.");
-        assertThat(findings(page)).as("a draft").isEmpty();
+        assertThat(composed.locator("mark")).containsText("We are sure that you will like it here.");
+        assertThat(findings(page)).as("a composed reply").isEmpty();
         button("Edit").click();
         Locator text = page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true));
         assertThat(text).hasValue(Pattern.compile("You ask: “Hello, have you found it\\?”"));

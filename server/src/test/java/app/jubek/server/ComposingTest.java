@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** A composing service writes drafts of replies; what becomes of them is a person's to say, whatever it or a message says. */
+/** A composing service writes replies; what becomes of them is a person's to say, whatever it or a message says. */
 class ComposingTest extends ServerTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String TEXT =
@@ -62,7 +62,7 @@ class ComposingTest extends ServerTest {
                 "{\"do\":\"reply\",\"text\":\"" + TEXT + "\",\"instruction\":\"" + instruction + "\"}");
     }
 
-    /** The replies of a rule that wait, with their drafts. */
+    /** The replies of a rule that wait, as composed. */
     private List<JsonNode> waiting(String rule) {
         List<JsonNode> found = new ArrayList<>();
         browser.get("/api/mailboxes/" + mailbox + "/waiting").forEach(each -> {
@@ -75,10 +75,12 @@ class ComposingTest extends ServerTest {
 
     private JsonNode onceItIs(String rule, String progress) {
         await(
-                "its draft is " + progress,
+                "composing is at " + progress,
                 () -> waiting(rule).stream()
-                        .anyMatch(each ->
-                                each.path("draft").path("progress").asString("").equals(progress)));
+                        .anyMatch(each -> each.path("composed")
+                                .path("progress")
+                                .asString("")
+                                .equals(progress)));
         return waiting(rule).get(0);
     }
 
@@ -90,7 +92,7 @@ class ComposingTest extends ServerTest {
 
     private static List<String> borneOutBy(JsonNode waits) {
         List<String> all = new ArrayList<>();
-        waits.path("draft")
+        waits.path("composed")
                 .path("sentences")
                 .forEach(each -> all.add(each.path("from").asString("nothing")));
         return all;
@@ -113,7 +115,7 @@ class ComposingTest extends ServerTest {
     }
 
     @Test
-    void aDraftWaitsWithWhatBearsOutItsSentencesAndLeavesOnceAPersonLetsItGo() {
+    void aComposedReplyWaitsWithWhatBearsOutItsSentencesAndLeavesOnceAPersonLetsItGo() {
         rules(composing("composed", "calendula", "Say “we keep a place until Friday”."));
         write("cora@market-town.example", World.VISITS, "calendula", "Good day. May dogs come along? Thanks.");
         JsonNode waits = onceItIs("composed", "COMPOSED");
@@ -156,21 +158,22 @@ class ComposingTest extends ServerTest {
 
     @ParameterizedTest
     @CsvSource({"declines, COMPOSING_DECLINED, cosmos", "rubbish, COMPOSING_NOT_UNDERSTOOD, crocus"})
-    void withoutADraftTheReplyOfTheRuleWaitsWithTheReasonAndItCanBeAskedAgain(String mode, String why, String word) {
+    void withoutAComposedOneTheReplyOfTheRuleWaitsWithTheReasonAndItCanBeAskedAgain(
+            String mode, String why, String word) {
         mode(mode);
         rules(composing(mode, word, "Answer the question."));
         write("elin@market-town.example", World.VISITS, word, "When?");
         JsonNode waits = onceItIs(mode, "NOT_COMPOSED");
-        assertThat(waits.path("draft").path("because").path("code").stringValue())
+        assertThat(waits.path("composed").path("because").path("code").stringValue())
                 .isEqualTo(why);
         assertThat(text(waits)).contains("A guided walk costs 6 euros.").doesNotContain("You ask");
 
         mode("usual");
-        String draft = "/api/mailboxes/" + mailbox + "/steps/"
-                + waits.path("step").path("id").stringValue() + "/draft";
-        browser.send("POST", draft, "", "application/json");
+        String composed = "/api/mailboxes/" + mailbox + "/steps/"
+                + waits.path("step").path("id").stringValue() + "/composed";
+        browser.send("POST", composed, "", "application/json");
         assertThat(text(onceItIs(mode, "COMPOSED"))).contains("You ask: “When?”");
-        browser.send("DELETE", draft, "", "application/json");
+        browser.send("DELETE", composed, "", "application/json");
         assertThat(text(onceItIs(mode, "SET_ASIDE"))).isEqualToIgnoringWhitespace(TEXT.replace("\\n", "\n"));
         act(mode, Act.DISCARD);
     }
@@ -183,14 +186,14 @@ class ComposingTest extends ServerTest {
         await(
                 "it is asked",
                 () -> waiting("slow").stream()
-                        .anyMatch(each -> each.path("draft")
+                        .anyMatch(each -> each.path("composed")
                                 .path("because")
                                 .path("code")
                                 .asString("")
                                 .equals("COMPOSING_TIMED_OUT")));
         outbox.edit(mailbox, steps("slow").get(0).id(), new EditedAnswer("campion", "Dear Frida"));
         mode("usual");
-        jdbc.sql("update composed_draft set due_at = now()").update();
+        jdbc.sql("update composed_reply set due_at = now()").update();
         act("slow", Act.SEND_NOW);
         assertThat(leaves("slow", "frida@market-town.example", "campion")).contains("Dear Frida");
     }

@@ -4,7 +4,7 @@ import app.jubek.core.wording.Code;
 import app.jubek.core.wording.Statement;
 import java.util.Arrays;
 
-/** Why there is no draft. */
+/** Why nothing was composed. */
 public enum ComposingTrouble implements Code {
     NOT_SET_UP(false),
     /** The service's address lies where it must not be asked. */
@@ -20,7 +20,7 @@ public enum ComposingTrouble implements Code {
     TOO_LONG(false),
     /** By a fault of our own. */
     BROKE_OFF(false),
-    /** The reply was changed, or left, before there was a draft. */
+    /** The reply was changed, or left, before one was composed. */
     TOO_LATE(false);
 
     private final boolean passes;

@@ -2,7 +2,7 @@ package app.jubek.core.composing;
 
 import app.jubek.core.wording.Statement;
 
-/** There is no draft. */
+/** Nothing was composed. */
 public final class NotComposed extends Exception {
     private static final long serialVersionUID = 1L;
 

@@ -3,7 +3,7 @@ package app.jubek.core.composing;
 import java.util.Optional;
 
 /**
- * One sentence of a draft.
+ * One sentence of a composed reply.
  *
  * @param source what bears it out; empty where nothing does
  */

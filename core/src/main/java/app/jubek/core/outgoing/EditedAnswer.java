@@ -14,7 +14,7 @@ import org.apache.james.mime4j.stream.MimeTokenStream;
 
 /**
  * An answer that was frozen, written anew: other words, with its documents and under its Message-ID. A person's is not marked
- * as automatic (RFC 3834 §5 is about answers that nobody looked at); a draft that a machine composed is, as before.
+ * as automatic (RFC 3834 §5 is about answers that nobody looked at); one that a machine composed is, as before.
  *
  * @param subject one line of 1 to 500 characters
  * @param text plain text of 1 to 100,000 characters

@@ -53,7 +53,7 @@ public enum Reason implements Code {
     DESTINATION_DECLINED,
     /** Its rule sends on approval. */
     APPROVAL,
-    /** A draft of it is composed from the message. */
+    /** It is composed from the message. */
     COMPOSED,
     /** By a person, before its time came. */
     STOPPED,

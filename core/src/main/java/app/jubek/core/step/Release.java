@@ -96,7 +96,7 @@ public sealed interface Release {
     }
 
     /**
-     * Of a reply: a composing service writes a draft of it from the message, and a person approves, changes or discards it.
+     * Of a reply: a composing service writes it from the message, and a person approves, changes or discards it.
      * Nothing of it goes out by itself.
      *
      * @param instruction what the service is asked to write, 1 to 2,000 characters

@@ -11,7 +11,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Speaks {@code docs/formats/composing.md}. {@code POST} asks for a draft; {@code PUT} with a mode says how the next ones are
+ * Speaks {@code docs/formats/composing.md}. {@code POST} asks for a reply; {@code PUT} with a mode says how the next ones are
  * answered.
  */
 public final class ComposingStandIn {

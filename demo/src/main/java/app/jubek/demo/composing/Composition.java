@@ -9,7 +9,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 
 /**
- * A draft put together: the reply's first paragraph, what the message asks, what the instruction says in quotation marks, the
+ * A reply put together: the reply's first paragraph, what the message asks, what the instruction says in quotation marks, the
  * rest of the reply, and one sentence of its own that nothing bears out.
  */
 final class Composition {

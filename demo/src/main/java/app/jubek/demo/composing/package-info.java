@@ -1,5 +1,5 @@
 /**
- * A composing service that needs none of the outside world: it puts drafts together from what it is told, always the same,
+ * A composing service that needs none of the outside world: it puts replies together from what it is told, always the same,
  * and can be told to fail.
  */
 @NullMarked

@@ -1,8 +1,8 @@
 package app.jubek.server.composing;
 
 import app.jubek.core.composing.Brief;
+import app.jubek.core.composing.ComposedReply;
 import app.jubek.core.composing.ComposingTrouble;
-import app.jubek.core.composing.Draft;
 import app.jubek.core.composing.NotComposed;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.step.Release;
@@ -21,7 +21,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Has drafts composed of replies that wait for them, one after the other. */
+/** Has replies composed that wait for it, one after the other. */
 @Component
 class Composing {
     private static final Logger LOG = LoggerFactory.getLogger(Composing.class);
@@ -32,14 +32,18 @@ class Composing {
 
     private static final List<Duration> AGAIN_AFTER = List.of(Duration.ofSeconds(30), Duration.ofMinutes(3));
 
-    private final ComposedDraftRepository awaited;
-    private final Drafts drafts;
+    private final ComposedReplyRepository awaited;
+    private final ComposedReplies composed;
     private final ComposingService service;
     private final StoredOriginals originals;
 
-    Composing(ComposedDraftRepository awaited, Drafts drafts, ComposingService service, StoredOriginals originals) {
+    Composing(
+            ComposedReplyRepository awaited,
+            ComposedReplies composed,
+            ComposingService service,
+            StoredOriginals originals) {
         this.awaited = awaited;
-        this.drafts = drafts;
+        this.composed = composed;
         this.service = service;
         this.originals = originals;
     }
@@ -52,22 +56,22 @@ class Composing {
         }
     }
 
-    private void compose(ComposedDraftRepository.Awaited reply) {
+    private void compose(ComposedReplyRepository.Awaited reply) {
         if (awaited.begin(reply.getStep(), reply.getMailbox(), BEGUN_FOR.toNanos()) == 0) {
             return;
         }
         Border.around(() -> composeOne(reply)).ifPresent(failure -> {
-            LOG.error("a draft was not composed: {}", failure.trace());
+            LOG.error("a reply was not composed: {}", failure.trace());
             fail(reply, ComposingTrouble.BROKE_OFF.with(), Optional.empty());
         });
     }
 
-    private void composeOne(ComposedDraftRepository.Awaited reply) {
+    private void composeOne(ComposedReplyRepository.Awaited reply) {
         try {
-            drafts.put(reply.getMailbox(), reply.getStep(), draft(reply));
+            composed.put(reply.getMailbox(), reply.getStep(), composedOf(reply));
         } catch (NotComposed none) {
             int before = awaited.findById(reply.getStep())
-                    .map(ComposedDraftEntity::attempts)
+                    .map(ComposedReplyEntity::attempts)
                     .orElse(AGAIN_AFTER.size() + 1);
             boolean again = ComposingTrouble.passes(none.why()) && before <= AGAIN_AFTER.size();
             fail(reply, none.why(), again ? Optional.of(AGAIN_AFTER.get(before - 1)) : Optional.empty());
@@ -76,19 +80,19 @@ class Composing {
         }
     }
 
-    private Draft draft(ComposedDraftRepository.Awaited reply) throws NotComposed {
+    private ComposedReply composedOf(ComposedReplyRepository.Awaited reply) throws NotComposed {
         ReadMessage message = originals.of(reply.getMessage()).message();
-        Release.Composed composed =
+        Release.Composed asked =
                 (Release.Composed) RuleBookJson.readStep(reply.getDetail()).release();
         return service.compose(Brief.of(
-                composed.instruction(),
+                asked.instruction(),
                 message.subject(),
-                Drafts.text(message),
-                Drafts.text(drafts.outgoing(reply.getStep()))));
+                ComposedReplies.text(message),
+                ComposedReplies.text(composed.outgoing(reply.getStep()))));
     }
 
-    private void fail(ComposedDraftRepository.Awaited reply, Statement why, Optional<Duration> again) {
+    private void fail(ComposedReplyRepository.Awaited reply, Statement why, Optional<Duration> again) {
         UUID step = reply.getStep();
-        drafts.fail(reply.getMailbox(), step, why, again);
+        composed.fail(reply.getMailbox(), step, why, again);
     }
 }

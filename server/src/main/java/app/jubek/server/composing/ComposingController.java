@@ -6,7 +6,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
-import app.jubek.server.composing.Drafts.SentenceView;
+import app.jubek.server.composing.ComposedReplies.SentenceView;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -21,25 +21,25 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
-/** Drafts of replies, composed from messages. */
+/** ComposedReplies of replies, composed from messages. */
 @RestController
 class ComposingController {
     private final ComposingService service;
     private final ComposingTrial trial;
     private final TriedInstructions instructions;
-    private final Drafts drafts;
+    private final ComposedReplies composed;
     private final PastMail pastMail;
 
     ComposingController(
             ComposingService service,
             ComposingTrial trial,
             TriedInstructions instructions,
-            Drafts drafts,
+            ComposedReplies composed,
             PastMail pastMail) {
         this.service = service;
         this.trial = trial;
         this.instructions = instructions;
-        this.drafts = drafts;
+        this.composed = composed;
         this.pastMail = pastMail;
     }
 
@@ -60,14 +60,14 @@ class ComposingController {
             @Schema(ref = "#/components/schemas/Rule") JsonNode rule, int order, int days) {}
 
     /**
-     * @param because why there is no draft
+     * @param because why nothing was composed
      */
-    record TriedDraftView(PastMail.Line message, List<SentenceView> sentences, Optional<Statement> because) {}
+    record TriedMessageView(PastMail.Line message, List<SentenceView> sentences, Optional<Statement> because) {}
 
     /**
      * @param counts whether the rule may be on with it; not when the service could not be asked
      */
-    record ComposingTrialView(List<TriedDraftView> messages, boolean counts) {}
+    record ComposingTrialView(List<TriedMessageView> messages, boolean counts) {}
 
     /** On up to three past messages; they go to the composing service, and nowhere else. */
     @PostMapping("/api/mailboxes/{mailbox}/composing/trial")
@@ -87,25 +87,25 @@ class ComposingController {
                 tried.stream().map(ComposingController::view).toList(), counts);
     }
 
-    private static TriedDraftView view(ComposingTrial.Tried tried) {
-        return new TriedDraftView(
+    private static TriedMessageView view(ComposingTrial.Tried tried) {
+        return new TriedMessageView(
                 PastMail.Line.of(tried.message()),
-                tried.draft()
-                        .map(draft ->
-                                draft.sentences().stream().map(SentenceView::of).toList())
+                tried.composed()
+                        .map(text ->
+                                text.sentences().stream().map(SentenceView::of).toList())
                         .orElse(List.of()),
                 tried.why());
     }
 
-    /** Has a draft composed once more. */
-    @PostMapping("/api/mailboxes/{mailbox}/steps/{step}/draft")
+    /** Has a reply composed once more. */
+    @PostMapping("/api/mailboxes/{mailbox}/steps/{step}/composed")
     void askAgain(@Allowed UUID mailbox, @PathVariable UUID step) {
-        drafts.askAgain(mailbox, step);
+        composed.askAgain(mailbox, step);
     }
 
     /** Puts the text of the rule's own reply back. */
-    @DeleteMapping("/api/mailboxes/{mailbox}/steps/{step}/draft")
+    @DeleteMapping("/api/mailboxes/{mailbox}/steps/{step}/composed")
     void setAside(@Allowed UUID mailbox, @PathVariable UUID step) {
-        drafts.setAside(mailbox, step);
+        composed.setAside(mailbox, step);
     }
 }

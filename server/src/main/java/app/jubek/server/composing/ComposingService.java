@@ -1,8 +1,8 @@
 package app.jubek.server.composing;
 
 import app.jubek.core.composing.Brief;
+import app.jubek.core.composing.ComposedReply;
 import app.jubek.core.composing.ComposingTrouble;
-import app.jubek.core.composing.Draft;
 import app.jubek.core.composing.NotComposed;
 import app.jubek.formats.composing.ComposingJson;
 import app.jubek.server.platform.JubekProperties;
@@ -22,7 +22,7 @@ import java.util.concurrent.TimeoutException;
 import org.springframework.stereotype.Component;
 
 /**
- * Asks the composing service over HTTP. What it answers is read as a draft and as nothing else; it is never followed to
+ * Asks the composing service over HTTP. What it answers is read as the text of a reply and as nothing else; it is never followed to
  * another address.
  */
 @Component
@@ -53,10 +53,10 @@ class ComposingService {
     /**
      * @throws NotComposed when there is none, with the reason
      */
-    Draft compose(Brief brief) throws NotComposed {
+    ComposedReply compose(Brief brief) throws NotComposed {
         URI url = settings.service().orElseThrow(() -> new NotComposed(ComposingTrouble.NOT_SET_UP.with()));
         checkPlace(url);
-        return Draft.checked(ComposingJson.read(answer(request(url, brief))), brief);
+        return ComposedReply.checked(ComposingJson.read(answer(request(url, brief))), brief);
     }
 
     /** The name may stand for another address at any time; Java keeps what it looked up for long enough to connect. */

@@ -1,8 +1,8 @@
 package app.jubek.server.composing;
 
 import app.jubek.core.composing.Brief;
+import app.jubek.core.composing.ComposedReply;
 import app.jubek.core.composing.ComposingTrouble;
-import app.jubek.core.composing.Draft;
 import app.jubek.core.composing.NotComposed;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.Everything;
@@ -28,7 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** Has drafts composed for past messages that a rule picks and would answer; nothing leaves but to the composing service. */
+/** Has replies composed for past messages that a rule picks and would answer; nothing leaves but to the composing service. */
 @Component
 class ComposingTrial {
     private static final int MESSAGES = 3;
@@ -52,10 +52,10 @@ class ComposingTrial {
     /**
      * One past message.
      *
-     * @param draft empty where none was composed
+     * @param composed empty where none was
      * @param why there is none
      */
-    record Tried(PastMessage message, Optional<Draft> draft, Optional<Statement> why) {}
+    record Tried(PastMessage message, Optional<ComposedReply> composed, Optional<Statement> why) {}
 
     private record Replied(PastMessage to, String text) {}
 
@@ -75,9 +75,9 @@ class ComposingTrial {
         ReadMessage message = past.message();
         String instruction = ((Release.Composed) reply.release()).instruction();
         try {
-            Draft draft =
-                    service.compose(Brief.of(instruction, message.subject(), Drafts.text(message), replied.text()));
-            return new Tried(past, Optional.of(draft), Optional.empty());
+            ComposedReply composed = service.compose(
+                    Brief.of(instruction, message.subject(), ComposedReplies.text(message), replied.text()));
+            return new Tried(past, Optional.of(composed), Optional.empty());
         } catch (NotComposed none) {
             return new Tried(past, Optional.empty(), Optional.of(none.why()));
         }
@@ -106,7 +106,7 @@ class ComposingTrial {
     }
 
     static boolean isComposed(Tried tried) {
-        return tried.draft().isPresent()
+        return tried.composed().isPresent()
                 || tried.why().filter(why -> why.is(ComposingTrouble.DECLINED)).isPresent();
     }
 }

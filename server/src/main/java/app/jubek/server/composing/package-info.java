@@ -1,6 +1,6 @@
 /**
- * Drafts that a composing service writes of replies that wait for a person, and the trial of an instruction on past mail.
- * Entry point: {@link app.jubek.server.composing.Drafts}. Off unless a service is set up.
+ * ComposedReplies that a composing service writes of replies that wait for a person, and the trial of an instruction on past mail.
+ * Entry point: {@link app.jubek.server.composing.ComposedReplies}. Off unless a service is set up.
  */
 @NullMarked
 package app.jubek.server.composing;

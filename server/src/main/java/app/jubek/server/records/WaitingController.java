@@ -4,7 +4,7 @@ import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.clearance.SentSoFar;
-import app.jubek.server.composing.Drafts;
+import app.jubek.server.composing.ComposedReplies;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.platform.Refused;
@@ -32,11 +32,11 @@ class WaitingController {
     private final Outbox outbox;
     private final Messages messages;
     private final SentSoFar sent;
-    private final Drafts drafts;
+    private final ComposedReplies composed;
 
-    WaitingController(Outbox outbox, Messages messages, SentSoFar sent, Drafts drafts) {
+    WaitingController(Outbox outbox, Messages messages, SentSoFar sent, ComposedReplies composed) {
         this.sent = sent;
-        this.drafts = drafts;
+        this.composed = composed;
         this.outbox = outbox;
         this.messages = messages;
     }
@@ -44,9 +44,10 @@ class WaitingController {
     /**
      * @param message what it answers or hands on
      * @param approved messages of its rule that were let go unchanged
-     * @param draft of a reply that is composed from the message
+     * @param composed of a reply that is composed from the message
      */
-    record WaitingView(StepView step, MessageLine message, int approved, Optional<Drafts.ComposedDraftView> draft) {}
+    record WaitingView(
+            StepView step, MessageLine message, int approved, Optional<ComposedReplies.ComposedReplyView> composed) {}
 
     private record OfRule(String rule, Work kind) {}
 
@@ -56,8 +57,8 @@ class WaitingController {
         List<StepView> steps = outbox.waiting(mailbox, LIMIT);
         Map<Long, MessageLine> lines = messages.lines(
                 mailbox, steps.stream().map(StepView::message).distinct().toList());
-        Map<UUID, Drafts.ComposedDraftView> composed =
-                drafts.of(mailbox, steps.stream().map(StepView::id).toList());
+        Map<UUID, ComposedReplies.ComposedReplyView> found =
+                composed.of(mailbox, steps.stream().map(StepView::id).toList());
         Map<OfRule, Integer> approved = new HashMap<>();
         return steps.stream()
                 .map(step -> new WaitingView(
@@ -66,7 +67,7 @@ class WaitingController {
                         approved.computeIfAbsent(
                                 new OfRule(step.rule(), step.kind()),
                                 of -> sent.approved(mailbox, of.rule(), of.kind())),
-                        Optional.ofNullable(composed.get(step.id()))))
+                        Optional.ofNullable(found.get(step.id()))))
                 .toList();
     }
 

@@ -1,6 +1,6 @@
 package app.jubek.server.composing;
 
-import app.jubek.core.composing.Draft;
+import app.jubek.core.composing.ComposedReply;
 import app.jubek.core.composing.Sentence;
 import app.jubek.core.composing.Source;
 import app.jubek.core.message.ReadMessage;
@@ -23,23 +23,23 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The drafts of replies that wait: each stands in its reply, and the reply as its rule has it can be had back. */
+/** Composed replies that wait: each stands in the place of its rule's own, which can be had back. */
 @Component
-public class Drafts {
-    private final ComposedDraftRepository drafts;
+public class ComposedReplies {
+    private final ComposedReplyRepository replies;
     private final Outbox outbox;
     private final StepContent bytes;
     private final Signals signals;
     private final MessageReading reading = new MessageReading(Limits.standard());
 
-    Drafts(ComposedDraftRepository drafts, Outbox outbox, StepContent bytes, Signals signals) {
-        this.drafts = drafts;
+    ComposedReplies(ComposedReplyRepository replies, Outbox outbox, StepContent bytes, Signals signals) {
+        this.replies = replies;
         this.outbox = outbox;
         this.bytes = bytes;
         this.signals = signals;
     }
 
-    /** How far a draft is. */
+    /** How far composing is. */
     public enum Progress {
         BEING_COMPOSED,
         COMPOSED,
@@ -48,10 +48,10 @@ public class Drafts {
     }
 
     /**
-     * @param sentences of a draft that stands in the reply
+     * @param sentences of one that was composed
      * @param because why there is none
      */
-    public record ComposedDraftView(Progress progress, List<SentenceView> sentences, Optional<Statement> because) {}
+    public record ComposedReplyView(Progress progress, List<SentenceView> sentences, Optional<Statement> because) {}
 
     /**
      * @param from what bears it out; empty where nothing does
@@ -70,24 +70,25 @@ public class Drafts {
 
     /** Of steps that have one, or have asked for one. */
     @Transactional(readOnly = true)
-    public Map<UUID, ComposedDraftView> of(UUID mailbox, Collection<UUID> steps) {
+    public Map<UUID, ComposedReplyView> of(UUID mailbox, Collection<UUID> steps) {
         return steps.isEmpty()
                 ? Map.of()
-                : drafts.of(mailbox, steps).stream().collect(Collectors.toMap(ComposedDraftEntity::step, Drafts::view));
+                : replies.of(mailbox, steps).stream()
+                        .collect(Collectors.toMap(ComposedReplyEntity::step, ComposedReplies::view));
     }
 
-    private static ComposedDraftView view(ComposedDraftEntity draft) {
-        Progress progress = switch (draft.state()) {
+    private static ComposedReplyView view(ComposedReplyEntity reply) {
+        Progress progress = switch (reply.state()) {
             case ASKED -> Progress.BEING_COMPOSED;
-            case DRAFTED -> Progress.COMPOSED;
+            case COMPOSED -> Progress.COMPOSED;
             case FAILED -> Progress.NOT_COMPOSED;
             default -> Progress.SET_ASIDE;
         };
         boolean shown = progress == Progress.COMPOSED;
-        return new ComposedDraftView(
+        return new ComposedReplyView(
                 progress,
-                shown ? draft.sentences().stream().map(SentenceView::of).toList() : List.of(),
-                draft.because());
+                shown ? reply.sentences().stream().map(SentenceView::of).toList() : List.of(),
+                reply.because());
     }
 
     /** What would go out as it is. */
@@ -100,52 +101,52 @@ public class Drafts {
     }
 
     /**
-     * Puts a draft in its reply.
+     * Puts a composed reply in the place of the rule's own.
      *
      * @throws Refused when a person has changed it meanwhile, or it has left
      */
     @Transactional
-    public void put(UUID mailbox, UUID step, Draft draft) {
-        ComposedDraftEntity entity = drafts.toChange(step).orElseThrow(Refused::notFound);
+    public void put(UUID mailbox, UUID step, ComposedReply reply) {
+        ComposedReplyEntity entity = replies.toChange(step).orElseThrow(Refused::notFound);
         ReadMessage before = outgoing(step);
-        outbox.edit(mailbox, step, new EditedAnswer(before.subject(), draft.text(), false));
-        entity.drafted(draft, text(before));
+        outbox.edit(mailbox, step, new EditedAnswer(before.subject(), reply.text(), false));
+        entity.composed(reply, text(before));
     }
 
     /** There is none, for now or for good. */
     @Transactional
     void fail(UUID mailbox, UUID step, Statement why, Optional<Duration> again) {
-        drafts.toChange(step).ifPresent(draft -> {
-            draft.failed(why, again.isEmpty());
-            again.ifPresent(pause -> drafts.postpone(step, pause.toNanos()));
+        replies.toChange(step).ifPresent(reply -> {
+            reply.failed(why, again.isEmpty());
+            again.ifPresent(pause -> replies.postpone(step, pause.toNanos()));
             signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
         });
     }
 
     /**
-     * The text that the rule has, in place of the draft.
+     * The text that the rule has, in place of the composed one.
      *
      * @throws Refused when a person has changed it meanwhile, or it has left
      */
     @Transactional
     void setAside(UUID mailbox, UUID step) {
-        ComposedDraftEntity draft = toChange(mailbox, step);
-        if (draft.state() == ComposedDraftEntity.State.DRAFTED) {
-            outbox.edit(mailbox, step, new EditedAnswer(outgoing(step).subject(), draft.reply(), false));
+        ComposedReplyEntity reply = toChange(mailbox, step);
+        if (reply.state() == ComposedReplyEntity.State.COMPOSED) {
+            outbox.edit(mailbox, step, new EditedAnswer(outgoing(step).subject(), reply.reply(), false));
         }
-        draft.setAside();
+        reply.setAside();
     }
 
     /** Of one that was not composed, or set aside. */
     @Transactional
     void askAgain(UUID mailbox, UUID step) {
         toChange(mailbox, step).askAgain();
-        drafts.postpone(step, 0);
+        replies.postpone(step, 0);
         signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
     }
 
-    private ComposedDraftEntity toChange(UUID mailbox, UUID step) {
-        drafts.of(mailbox, List.of(step)).stream().findFirst().orElseThrow(Refused::notFound);
-        return drafts.toChange(step).orElseThrow(Refused::notFound);
+    private ComposedReplyEntity toChange(UUID mailbox, UUID step) {
+        replies.of(mailbox, List.of(step)).stream().findFirst().orElseThrow(Refused::notFound);
+        return replies.toChange(step).orElseThrow(Refused::notFound);
     }
 }

@@ -2,18 +2,18 @@ import '@testing-library/jest-dom/vitest';
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, expect, test } from 'vitest';
 import type { Sentence } from '../queries';
-import { DraftText } from './DraftText';
+import { ComposedText } from './ComposedText';
 
 afterEach(cleanup);
 
-const DRAFT: Sentence[] = [
+const REPLY_TO_ANNA: Sentence[] = [
   { text: 'Dear Anna,', begins: 'AFTER_SPACE', from: 'REPLY', quote: 'Dear Anna,' },
   { text: 'You ask for Friday.', begins: 'PARAGRAPH', from: 'MESSAGE', quote: 'is Friday free?' },
   { text: 'Friday is free.', begins: 'AFTER_SPACE' },
 ];
 
 test('what nothing bears out is marked, in words too', () => {
-  const { container } = render(<DraftText sentences={DRAFT} />);
+  const { container } = render(<ComposedText sentences={REPLY_TO_ANNA} />);
   expect([...container.querySelectorAll('mark')].map((mark) => mark.textContent)).toEqual([
     'no source: Friday is free.',
   ]);
@@ -22,7 +22,7 @@ test('what nothing bears out is marked, in words too', () => {
 });
 
 test('where each sentence comes from can be looked up', () => {
-  render(<DraftText sentences={DRAFT} />);
+  render(<ComposedText sentences={REPLY_TO_ANNA} />);
   expect(screen.getAllByRole('listitem').map((item) => item.textContent)).toEqual([
     'Dear Anna, — from the rule’s reply: “Dear Anna,”',
     'You ask for Friday. — from the message: “is Friday free?”',
@@ -30,7 +30,7 @@ test('where each sentence comes from can be looked up', () => {
   ]);
 });
 
-test('of a draft with nothing to check nothing is said', () => {
-  render(<DraftText sentences={DRAFT.slice(0, 2)} />);
+test('of a reply with nothing to check nothing is said', () => {
+  render(<ComposedText sentences={REPLY_TO_ANNA.slice(0, 2)} />);
   expect(screen.queryByText(/wavy line/)).toBeNull();
 });

@@ -10,8 +10,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A draft is text, and each sentence of it is borne out by what the service was told, or shown as not. */
-class DraftTest {
+/** A composed reply is text, and each sentence of it is borne out by what the service was told, or shown as not. */
+class ComposedReplyTest {
     private static final Brief BRIEF = Brief.of(
             "Name the day that is asked for, and say that we call back on 555 0134.",
             "Visit with 24 pupils",
@@ -41,7 +41,8 @@ class DraftTest {
     void whatIsNotInTheSourceOrHoldsAnotherValueIsNotBorneOut(
             String sentence, Source.From from, String quote, boolean borneOut) throws NotComposed {
         Sentence claimed = new Sentence(sentence, Sentence.Begins.AFTER_SPACE, Optional.of(new Source(from, quote)));
-        Sentence checked = Draft.checked(List.of(claimed), BRIEF).sentences().get(0);
+        Sentence checked =
+                ComposedReply.checked(List.of(claimed), BRIEF).sentences().get(0);
         assertThat(checked.source().isPresent()).isEqualTo(borneOut);
     }
 
@@ -59,17 +60,18 @@ class DraftTest {
                 plain("Dear Anna,", Sentence.Begins.AFTER_SPACE),
                 plain("gladly\r\nBcc:\u202E x.", Sentence.Begins.PARAGRAPH),
                 plain("Yours.", Sentence.Begins.LINE));
-        assertThat(Draft.checked(said, BRIEF).text()).isEqualTo("Dear Anna,\n\ngladly Bcc: x.\nYours.\n");
+        assertThat(ComposedReply.checked(said, BRIEF).text()).isEqualTo("Dear Anna,\n\ngladly Bcc: x.\nYours.\n");
     }
 
     @Test
-    void nothingAndTooMuchAreNoDraft() {
-        assertThatThrownBy(() -> Draft.checked(List.of(plain(" \n", Sentence.Begins.LINE)), BRIEF))
+    void nothingAndTooMuchAreNoReply() {
+        assertThatThrownBy(() -> ComposedReply.checked(List.of(plain(" \n", Sentence.Begins.LINE)), BRIEF))
                 .isInstanceOfSatisfying(
                         NotComposed.class,
                         none -> assertThat(none.why().is(ComposingTrouble.NOTHING_WRITTEN))
                                 .isTrue());
-        assertThatThrownBy(() -> Draft.checked(Collections.nCopies(201, plain("Yes.", Sentence.Begins.LINE)), BRIEF))
+        assertThatThrownBy(() ->
+                        ComposedReply.checked(Collections.nCopies(201, plain("Yes.", Sentence.Begins.LINE)), BRIEF))
                 .isInstanceOfSatisfying(
                         NotComposed.class,
                         none -> assertThat(none.why().is(ComposingTrouble.TOO_LONG))

@@ -1,6 +1,6 @@
 package app.jubek.server.composing;
 
-import app.jubek.core.composing.Draft;
+import app.jubek.core.composing.ComposedReply;
 import app.jubek.core.composing.Sentence;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.composing.ComposingJson;
@@ -20,10 +20,10 @@ import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The draft of one reply that waits, or why there is none. */
+/** What was composed for one reply that waits, or why nothing was. */
 @Entity
-@Table(name = "composed_draft")
-class ComposedDraftEntity {
+@Table(name = "composed_reply")
+class ComposedReplyEntity {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @Id
@@ -50,12 +50,12 @@ class ComposedDraftEntity {
     /** The text that the rule would send by itself. */
     private String reply;
 
-    protected ComposedDraftEntity() {}
+    protected ComposedReplyEntity() {}
 
     /** How far it is. */
     enum State {
         ASKED,
-        DRAFTED,
+        COMPOSED,
         FAILED,
         /** A person took the reply as its rule has it. */
         SET_ASIDE
@@ -77,9 +77,9 @@ class ComposedDraftEntity {
         return reply;
     }
 
-    void drafted(Draft draft, String replyText) {
-        state = State.DRAFTED;
-        sentences = ComposingJson.written(draft.sentences()).toString();
+    void composed(ComposedReply composed, String replyText) {
+        state = State.COMPOSED;
+        sentences = ComposingJson.written(composed.sentences()).toString();
         reply = replyText;
         reason = null;
         reasonArguments = null;

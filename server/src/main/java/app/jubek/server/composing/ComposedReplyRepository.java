@@ -11,8 +11,8 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.transaction.annotation.Transactional;
 
-interface ComposedDraftRepository extends JpaRepository<ComposedDraftEntity, UUID> {
-    /** A reply that waits for a person, and for its draft. */
+interface ComposedReplyRepository extends JpaRepository<ComposedReplyEntity, UUID> {
+    /** A reply that waits for a person, and to be composed. */
     interface Awaited {
         UUID getStep();
 
@@ -26,7 +26,7 @@ interface ComposedDraftRepository extends JpaRepository<ComposedDraftEntity, UUI
 
     /** Those that have waited longest; none of a mailbox that nothing is to leave. */
     @Query("select s.id as step, s.mailboxId as mailbox, s.messageId as message, s.detail as detail from StepEntity s"
-            + " left join ComposedDraftEntity d on d.stepId = s.id"
+            + " left join ComposedReplyEntity d on d.stepId = s.id"
             + " where s.kind = REPLY and s.state = HELD and s.reason = 'COMPOSED' and s.edited = false"
             + " and (d.stepId is null or d.state = ASKED and d.dueAt <= instant)"
             + " and not exists (select 1 from StopEntity p where p.mailbox = s.mailboxId)"
@@ -36,20 +36,20 @@ interface ComposedDraftRepository extends JpaRepository<ComposedDraftEntity, UUI
     /** Whoever begins it has it for so long; nothing is changed when somebody was first. */
     @Transactional
     @Modifying
-    @Query("insert into ComposedDraftEntity (stepId, mailboxId, state, attempts, dueAt, sentences, reply)"
+    @Query("insert into ComposedReplyEntity (stepId, mailboxId, state, attempts, dueAt, sentences, reply)"
             + " values (:step, :mailbox, ASKED, 1, instant + :nanos nanosecond, '[]', '')"
             + " on conflict (stepId) do update set attempts = attempts + 1, dueAt = instant + :nanos nanosecond"
             + " where dueAt <= instant and state = ASKED")
     int begin(UUID step, UUID mailbox, long nanos);
 
     @Modifying(flushAutomatically = true)
-    @Query("update ComposedDraftEntity d set d.dueAt = instant + :nanos nanosecond where d.stepId = :step")
+    @Query("update ComposedReplyEntity d set d.dueAt = instant + :nanos nanosecond where d.stepId = :step")
     void postpone(UUID step, long nanos);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
-    @Query("select d from ComposedDraftEntity d where d.stepId = :step")
-    Optional<ComposedDraftEntity> toChange(UUID step);
+    @Query("select d from ComposedReplyEntity d where d.stepId = :step")
+    Optional<ComposedReplyEntity> toChange(UUID step);
 
-    @Query("select d from ComposedDraftEntity d where d.mailboxId = :mailbox and d.stepId in :steps")
-    List<ComposedDraftEntity> of(UUID mailbox, Collection<UUID> steps);
+    @Query("select d from ComposedReplyEntity d where d.mailboxId = :mailbox and d.stepId in :steps")
+    List<ComposedReplyEntity> of(UUID mailbox, Collection<UUID> steps);
 }

@@ -12,12 +12,12 @@ import java.util.Optional;
  * leaves. A sentence counts as borne out only where the words it names stand in the brief, and hold each number, address and
  * link of the sentence.
  */
-public record Draft(List<Sentence> sentences) {
+public record ComposedReply(List<Sentence> sentences) {
     private static final int MOST_SENTENCES = 200;
     private static final int LONGEST = 20_000;
     private static final int SHORTEST_QUOTE = 8;
 
-    public Draft {
+    public ComposedReply {
         sentences = List.copyOf(sentences);
     }
 
@@ -27,7 +27,7 @@ public record Draft(List<Sentence> sentences) {
      * @param claimed each with the source that the service names
      * @throws NotComposed when there is no text, or too much
      */
-    public static Draft checked(List<Sentence> claimed, Brief brief) throws NotComposed {
+    public static ComposedReply checked(List<Sentence> claimed, Brief brief) throws NotComposed {
         List<Sentence> said = claimed.stream()
                 .map(each ->
                         new Sentence(WhiteSpace.collapsed(Unsafe.removed(each.text())), each.begins(), each.source()))
@@ -40,7 +40,7 @@ public record Draft(List<Sentence> sentences) {
         if (said.size() > MOST_SENTENCES || length > LONGEST) {
             throw new NotComposed(ComposingTrouble.TOO_LONG.with());
         }
-        return new Draft(said.stream()
+        return new ComposedReply(said.stream()
                 .map(each -> new Sentence(
                         each.text(),
                         each.begins(),
@@ -69,7 +69,7 @@ public record Draft(List<Sentence> sentences) {
 
     private static boolean holdsValues(String quote, String sentence) {
         return Pieces.runs(folded(sentence), sign -> !WhiteSpace.is(sign)).stream()
-                .map(Draft::value)
+                .map(ComposedReply::value)
                 .flatMap(Optional::stream)
                 .allMatch(quote::contains);
     }
@@ -77,7 +77,8 @@ public record Draft(List<Sentence> sentences) {
     /** A word with a digit, an address or a link, without the signs around it. */
     private static Optional<String> value(String word) {
         boolean telling = word.chars().anyMatch(Character::isDigit) || word.contains("@") || word.contains("://");
-        String bare = Pieces.withoutBeginning(Pieces.withoutEnd(word, Draft::isAround), Draft::isAround);
+        String bare =
+                Pieces.withoutBeginning(Pieces.withoutEnd(word, ComposedReply::isAround), ComposedReply::isAround);
         return Optional.of(bare).filter(value -> telling && !value.isEmpty());
     }
 

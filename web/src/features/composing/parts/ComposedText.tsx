@@ -8,8 +8,8 @@ const SOURCES = {
   INSTRUCTION: 'the instruction',
 };
 
-/** A draft, in which what nothing bears out is marked; where each sentence comes from can be looked up. */
-export function DraftText({ sentences }: { sentences: Sentence[] }) {
+/** A composed reply, in which what nothing bears out is marked; where each sentence comes from can be looked up. */
+export function ComposedText({ sentences }: { sentences: Sentence[] }) {
   const unsupported = sentences.filter((sentence) => sentence.from === undefined).length;
   return (
     <>

@@ -1,5 +1,5 @@
--- Drafts of replies that a composing service writes, one for each step that waits with one.
-create table composed_draft (
+-- ComposedReplies of replies that a composing service writes, one for each step that waits with one.
+create table composed_reply (
     step_id uuid primary key references step on delete cascade,
     mailbox_id uuid not null references mailbox on delete cascade,
     state text not null,
@@ -11,7 +11,7 @@ create table composed_draft (
     reply text not null
 );
 
-create index composed_draft_by_mailbox on composed_draft (mailbox_id);
+create index composed_reply_by_mailbox on composed_reply (mailbox_id);
 
 -- What was tried on past messages before a rule with it is switched on.
 create table tried_instruction (
