@@ -46,6 +46,13 @@ interface ComposedReplyRepository extends JpaRepository<ComposedReplyEntity, UUI
     @Query("update ComposedReplyEntity d set d.dueAt = instant + :nanos nanosecond where d.stepId = :step")
     void postpone(UUID step, long nanos);
 
+    /** Of steps that wait no more: what left is kept as it left, for its time. */
+    @Transactional
+    @Modifying
+    @Query("delete from ComposedReplyEntity r where exists (select 1 from StepEntity s where s.id = r.stepId"
+            + " and s.state not in (PLANNED, HELD, READY, SENDING))")
+    int clearAway();
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select d from ComposedReplyEntity d where d.stepId = :step")
     Optional<ComposedReplyEntity> toChange(UUID step);

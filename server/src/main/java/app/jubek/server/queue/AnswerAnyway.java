@@ -44,7 +44,7 @@ class AnswerAnyway {
         made.step().become(StepState.READY, StepNote.ANSWERED_ANYWAY.with());
         if (planned.step().kind().removes()) {
             made.step().waitForReply();
-        } else {
+        } else if (!made.step().release().isOnApproval()) {
             made.step().approve(who);
         }
         maker.save(made, subject.original());
