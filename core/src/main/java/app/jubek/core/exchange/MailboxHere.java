@@ -51,6 +51,6 @@ public record MailboxHere(CompiledBook rules, DecisionContext at, Composer compo
 
     /** Everybody to whom a step hands mail on. */
     List<MailAddress> destinations(Step.HandOn step) {
-        return step.everybody(at.context().people());
+        return at.context().people().everybody(step.to(), step.groups());
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The people and groups a mailbox knows, at one moment.
@@ -42,6 +43,13 @@ public final class AddressBook {
         return Optional.ofNullable(byName.get(key(group)))
                 .map(PeopleGroup::members)
                 .orElse(List.of());
+    }
+
+    /** Those who are named, and everybody in some groups, each once. */
+    public List<MailAddress> everybody(List<MailAddress> named, List<String> groups) {
+        return Stream.concat(named.stream(), groups.stream().map(this::members).flatMap(List::stream))
+                .distinct()
+                .toList();
     }
 
     public boolean isIn(String group, MailAddress address) {

@@ -34,7 +34,7 @@ public final class WouldLeave {
     private static Stream<Limits.Leaving> of(
             Rule rule, AddressBook people, Corpus.View past, Function<Rule, BitSet> picks) {
         List<String> handedOn = rule.handsOn()
-                .flatMap(step -> step.everybody(people).stream())
+                .flatMap(step -> people.everybody(step.to(), step.groups()).stream())
                 .map(MailAddress::key)
                 .distinct()
                 .toList();

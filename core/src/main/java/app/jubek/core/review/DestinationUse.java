@@ -53,7 +53,7 @@ public record DestinationUse(MailAddress address, boolean inside, List<Rule> rul
 
     private static Stream<MailAddress> destinations(Step step, AddressBook people) {
         if (step instanceof Step.HandOn handOn) {
-            return handOn.everybody(people).stream();
+            return people.everybody(handOn.to(), handOn.groups()).stream();
         }
         return step instanceof Step.Reply reply ? reply.options().copies().stream() : Stream.empty();
     }

@@ -1,7 +1,6 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.people.AddressBook;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Code;
@@ -324,15 +323,6 @@ public sealed interface Step
         List<String> groups();
 
         boolean leaves();
-
-        /** Who gets the message: its addresses and everybody in its groups, each once. */
-        default List<MailAddress> everybody(AddressBook people) {
-            return Stream.concat(
-                            to().stream(),
-                            groups().stream().map(people::members).flatMap(List::stream))
-                    .distinct()
-                    .toList();
-        }
 
         /** The same step to one address. */
         default HandOn narrowedTo(MailAddress one) {
