@@ -1,4 +1,4 @@
 export { Records } from './parts/Records';
 export { ACTS } from './acts';
-export { isOverLimit } from './waiting';
+export { isOverLimit, isToApprove } from './waiting';
 export { useAct, useBroughtBack, useRecords, useUnanswered, useWaiting, type Act } from './queries';

@@ -23,6 +23,11 @@ export function isOverLimit(step: Schemas['StepView']): boolean {
   return step.state === 'HELD' && LIMITS.includes(step.because?.code ?? '');
 }
 
+/** Whether its rule sends nothing before a person has looked at it. */
+export function isToApprove(step: Schemas['StepView']): boolean {
+  return step.state === 'HELD' && ['APPROVAL', 'COMPOSED'].includes(step.because?.code ?? '');
+}
+
 /** A subject without what varies from message to message: its numbers. */
 function alike(subject: string): string {
   return subject.replace(/[0-9][0-9.,:/-]*/g, '…').trim() || '(no subject)';
@@ -57,7 +62,7 @@ function groupOf({ step, message, approved }: Waiting): { key: string; title: st
     const form = alike(message.subject);
     return { key: `${key} ${form}`, title: `${step.ruleName} · over the limit · “${form}”` };
   }
-  if (code !== 'APPROVAL' && code !== 'COMPOSED') {
+  if (!isToApprove(step)) {
     return { key, title: `${step.ruleName} · held` };
   }
   const first = step.release.code === 'RELEASE_FIRST_ON_APPROVAL';

@@ -245,7 +245,7 @@ test('messages to approve stand in one row, and so do those of a flood and those
   });
   waiting = [
     held('a', 'APPROVAL', 'lucie@postbox.example'),
-    held('b', 'APPROVAL', 'anton@postbox.example'),
+    held('b', 'COMPOSED', 'anton@postbox.example'),
     held('c', 'OUTSIDE', 'Mara@postbox.example'),
     ...['d', 'e', 'f'].map((id) => held(id, 'RULE_LIMIT', 'duty@ostrel-gardens.example')),
   ];

@@ -6,7 +6,15 @@ import { Button } from '../../../ui/Button';
 import { Trouble } from '../../../ui/States';
 import { isHeldFor, useDestinations, waitedForNow } from '../../destinations';
 import { doneInWords, stateInWords } from '../../incoming';
-import { ACTS, isOverLimit, useAct, useBroughtBack, useRecords, useUnanswered } from '../../records';
+import {
+  ACTS,
+  isOverLimit,
+  isToApprove,
+  useAct,
+  useBroughtBack,
+  useRecords,
+  useUnanswered,
+} from '../../records';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
 import { DestinationNeed } from './DestinationNeed';
@@ -32,7 +40,7 @@ export function NeedsYou() {
   const broughtBack = useBroughtBack(DAYS);
   const act = useAct();
   const all = records.data ?? [];
-  const toApprove = all.filter(({ step }) => step.because?.code === 'APPROVAL');
+  const toApprove = all.filter(({ step }) => isToApprove(step));
   const overLimit = all.filter(({ step }) => isOverLimit(step));
   const waited = waitedForNow(useDestinations().data ?? []);
   const waiting = all.filter(

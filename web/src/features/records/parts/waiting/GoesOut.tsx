@@ -8,7 +8,7 @@ import { ComposedNote, ComposedText } from '../../../composing';
 import { useNow } from '../../../mailbox';
 import { ACTS } from '../../acts';
 import { useEdit, useSent, type Act } from '../../queries';
-import { untilInWords, type Waiting } from '../../waiting';
+import { isToApprove, untilInWords, type Waiting } from '../../waiting';
 
 interface Props {
   of: Waiting;
@@ -144,11 +144,9 @@ function Editing({ words, onChange }: { words: Words; onChange: (words: Words) =
   );
 }
 
-const APPROVALS = ['APPROVAL', 'COMPOSED'];
-
 function Why({ of: { step } }: { of: Waiting }) {
   const now = useNow();
-  if (step.releaseAt === undefined && APPROVALS.includes(step.because?.code ?? '')) {
+  if (isToApprove(step)) {
     return null;
   }
   return (
