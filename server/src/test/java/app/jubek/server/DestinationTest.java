@@ -10,6 +10,7 @@ import app.jubek.core.plan.Reason;
 import app.jubek.core.step.StepState;
 import app.jubek.server.agreement.StoredAgreements;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -271,6 +272,38 @@ class DestinationTest extends ServerTest {
         await("that is kept", () -> destination(vera).changes().get(0).event() == Agreement.Event.LAPSED);
         write("anna@school.example", World.VISITS, "rowan", "x");
         awaitState("ends", HELD);
+    }
+
+    /** For whoever opens no page; who has the request's Message-ID but not the address agrees to nothing. */
+    @Test
+    void oneWordByMailAgreesAndStops() {
+        String lena = address("lena");
+        forward("by-mail", "serviceberry", lena);
+        asked(lena);
+        write("anna@school.example", World.VISITS, "serviceberry one", "x");
+        awaitState("by-mail", HELD);
+        answerByMail("mallory@elsewhere.example", lena, "", "AGREE");
+        answerByMail(lena, lena, "Auto-Submitted: auto-replied\r\n", "AGREE");
+        answerByMail(lena, lena, "", "Who are you?");
+        await(
+                "they came in",
+                () -> mail(World.VISITS, "INBOX").stream().anyMatch(mail -> mail.contains("Who are you?")));
+        assertThat(destination(lena).state()).isEqualTo(Agreement.ASKED);
+
+        answerByMail(lena, lena, "", "I agree");
+        awaitState("by-mail", SENT);
+        assertThat(destination(lena).changes().get(0).who()).isEqualTo(lena);
+        answerByMail(lena, lena, "", "STOP");
+        await("it is over", () -> destination(lena).state() == Agreement.DECLINED);
+    }
+
+    private void answerByMail(String from, String asked, String more, String text) {
+        String id =
+                inFolder(asked, "INBOX", messages -> ((jakarta.mail.internet.MimeMessage) messages[0]).getMessageID());
+        String mail = "From: " + from + "\r\nTo: " + World.VISITS + "\r\nSubject: Re: May we?\r\nMessage-ID: <"
+                + UUID.randomUUID() + "@postbox.example>\r\nIn-Reply-To: " + id + "\r\n" + more + "\r\n" + text
+                + "\r\n";
+        send(from, World.VISITS, mail.getBytes(StandardCharsets.UTF_8));
     }
 
     private void due(String address, String column) {

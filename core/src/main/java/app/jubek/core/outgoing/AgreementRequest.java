@@ -110,6 +110,7 @@ public record AgreementRequest(
         page.ifPresent(address -> text.append("\nTo stop it, open this page and press a button there:\n\n  ")
                 .append(address)
                 .append('\n'));
+        text.append(page.isPresent() ? "\nOr answer" : "\nTo stop it, answer").append(" with the one word STOP.\n");
         text.append("\nIf you do nothing, it goes on as before.\n");
     }
 
@@ -124,9 +125,7 @@ public record AgreementRequest(
                 address -> text.append("\nIf you do not want it, open this page and press a button there:\n\n  ")
                         .append(address)
                         .append('\n'),
-                () -> text.append("\nIf you do not want it, write to ")
-                        .append(from.address())
-                        .append(".\n"));
+                () -> text.append("\nIf you do not want it, answer with the one word STOP.\n"));
         text.append("\nIf you do nothing, it comes. You are told only once.\n");
     }
 
@@ -134,20 +133,18 @@ public record AgreementRequest(
         text.append("\nTo agree or to decline, open this page and press a button there:\n\n  ");
         text.append(address).append("\n\nYou can agree until ").append(DAY.format(until));
         text.append(". There you can also stop it later, at any time.\n");
-        text.append("If the page does not open, tell ").append(by).append(" this code to agree: ");
-        text.append(code).append('\n');
+        text.append("If the page does not open, answer with the one word AGREE or DECLINE, or tell\n");
+        text.append(by).append(" this code to agree: ").append(code).append('\n');
     }
 
     private void byCode(StringBuilder text) {
-        text.append("\nTo agree, tell ")
+        text.append("\nTo agree, answer with the one word AGREE, or tell ")
                 .append(by)
                 .append(" this code: ")
                 .append(code)
                 .append("\n");
-        text.append("It is valid until ")
-                .append(DAY.format(until))
-                .append(". To decline or to stop it later, write to\n");
-        text.append(from.address()).append(".\n");
+        text.append("You can agree until ").append(DAY.format(until)).append(".\n");
+        text.append("To decline now or to stop it later, answer with the one word STOP.\n");
     }
 
     private static String whole(MailAddress address) {

@@ -50,13 +50,14 @@ class AgreementRequestTest {
         assertThat(text(sent(Optional.of("https://jubek.example/agree/secret"), AgreementRequest.Why.FIRST)))
                 .contains("https://jubek.example/agree/secret")
                 .contains("until Thursday, 3 December 2026")
-                .contains("If the page does not open, tell Ilse Varga this code to agree: ABCD-EFGH");
+                .contains("If the page does not open, answer with the one word AGREE or DECLINE")
+                .contains("Ilse Varga this code to agree: ABCD-EFGH");
     }
 
     @Test
-    void withoutAPageTheCodeAgrees() throws MessagingException, IOException {
+    void withoutAPageAnAnswerOrTheCodeAgrees() throws MessagingException, IOException {
         assertThat(text(sent(Optional.empty(), AgreementRequest.Why.FIRST)))
-                .contains("To agree, tell Ilse Varga this code: ABCD-EFGH")
+                .contains("To agree, answer with the one word AGREE, or tell Ilse Varga this code: ABCD-EFGH")
                 .contains("Nothing comes before you agree.")
                 .doesNotContain("http");
     }
@@ -86,6 +87,6 @@ class AgreementRequestTest {
                 .contains("https://jubek.example/agree/secret")
                 .doesNotContain("code", "agree until");
         assertThat(text(sent(Optional.empty(), AgreementRequest.Why.TOLD)))
-                .contains("If you do not want it, write to visits@ostrel-gardens.example.");
+                .contains("If you do not want it, answer with the one word STOP.");
     }
 }

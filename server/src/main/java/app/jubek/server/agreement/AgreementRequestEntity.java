@@ -53,6 +53,10 @@ class AgreementRequestEntity {
         return agreementId;
     }
 
+    UUID mailbox() {
+        return mailboxId;
+    }
+
     boolean hasCode(String digest) {
         return code.equals(digest);
     }

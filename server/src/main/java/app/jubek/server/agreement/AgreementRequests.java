@@ -2,6 +2,7 @@ package app.jubek.server.agreement;
 
 import app.jubek.core.outgoing.AgreementRequest;
 import app.jubek.core.people.Agreement;
+import app.jubek.core.people.AgreementAnswer;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
@@ -9,6 +10,8 @@ import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.platform.Sha256;
+import app.jubek.server.signals.Signal;
+import app.jubek.server.signals.Signals;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -40,6 +43,7 @@ public class AgreementRequests {
     private final AgreementRequestRepository requests;
     private final StoredAgreements stored;
     private final Mailboxes mailboxes;
+    private final Signals signals;
     private final Clock clock;
     private final StringKeyGenerator tokens =
             new Base64StringKeyGenerator(Base64.getUrlEncoder().withoutPadding(), TOKEN_BYTES);
@@ -50,7 +54,9 @@ public class AgreementRequests {
             AgreementRequestRepository requests,
             StoredAgreements stored,
             Mailboxes mailboxes,
+            Signals signals,
             Clock clock) {
+        this.signals = signals;
         this.agreements = agreements;
         this.requests = requests;
         this.stored = stored;
@@ -206,12 +212,34 @@ public class AgreementRequests {
         if (yes && !request.isOpen(agreement, now)) {
             throw Refused.conflict("This request is over. Ask the person who sent it for a new one.", Map.of());
         }
-        if (yes) {
+        happened(request, agreement, yes, now);
+    }
+
+    /** By mail, from the address that was asked; what is over, or comes from elsewhere, changes nothing. */
+    @Transactional
+    public void answeredByMail(UUID mailbox, AgreementAnswer answer) {
+        Instant now = clock.instant();
+        requests.findById(answer.request())
+                .filter(request -> request.mailbox().equals(mailbox))
+                .ifPresent(request -> answered(request, answer, now));
+    }
+
+    private void answered(AgreementRequestEntity request, AgreementAnswer answer, Instant now) {
+        AgreementEntity agreement = agreements.findById(request.agreement()).orElseThrow();
+        boolean open = !answer.agrees() || request.isOpen(agreement, now);
+        if (open && agreement.address().sameAs(answer.from())) {
+            happened(request, agreement, answer.agrees(), now);
+            signals.sendSoon(new Signal(Signal.Topic.MAILBOX, agreement.mailbox()));
+        }
+    }
+
+    private void happened(AgreementRequestEntity request, AgreementEntity agreement, boolean agrees, Instant now) {
+        if (agrees) {
             request.use(now);
         }
         stored.happened(
                 agreement.id(),
-                yes ? Agreement.Event.AGREED : Agreement.Event.DECLINED,
+                agrees ? Agreement.Event.AGREED : Agreement.Event.DECLINED,
                 agreement.address().address());
     }
 

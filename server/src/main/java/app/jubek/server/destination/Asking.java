@@ -3,6 +3,7 @@ package app.jubek.server.destination;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ByteSource;
 import app.jubek.core.outgoing.AgreementRequest;
+import app.jubek.core.people.AgreementAnswer;
 import app.jubek.server.agreement.AgreementRequests;
 import app.jubek.server.agreement.HeldSteps;
 import app.jubek.server.agreement.StoredAgreements;
@@ -128,8 +129,7 @@ public class Asking implements DisposableBean {
                 request.code().substring(0, 4) + "-" + request.code().substring(4),
                 request.until().atZone(mailbox.zone()),
                 request.why());
-        String messageId =
-                "<agreement-" + request.id() + "@" + mailbox.own().identity().domain() + ">";
+        String messageId = AgreementAnswer.messageId(request.id(), mailbox.own().identity());
         hand(request, mailbox, message.bytes(messageId, clock.instant().atZone(mailbox.zone())));
         destinations.tell(to);
     }

@@ -8,12 +8,14 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
 import app.jubek.core.outgoing.Composer;
+import app.jubek.core.people.AgreementAnswer;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Budget;
 import app.jubek.core.view.MessageContext;
 import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.agreement.AgreementRequests;
 import app.jubek.server.deciding.Composers;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.mailbox.Mailbox;
@@ -41,6 +43,7 @@ class Deciding {
     private final SentMail sent;
     private final Composers composers;
     private final Outbox outbox;
+    private final AgreementRequests requests;
     private final Clock clock;
     private final Counter made;
 
@@ -53,6 +56,7 @@ class Deciding {
             SentMail sent,
             Composers composers,
             Outbox outbox,
+            AgreementRequests requests,
             Clock clock,
             MeterRegistry registry) {
         this.mailboxes = mailboxes;
@@ -63,6 +67,7 @@ class Deciding {
         this.sent = sent;
         this.composers = composers;
         this.outbox = outbox;
+        this.requests = requests;
         this.clock = clock;
         this.made = Counter.builder("jubek.decisions")
                 .description("messages decided since the process began")
@@ -112,6 +117,7 @@ class Deciding {
                 decided.decision().planned(),
                 decided.decision().notDone(),
                 budget));
+        AgreementAnswer.of(mail.message()).ifPresent(answer -> requests.answeredByMail(mailbox.id(), answer));
         Bounce.of(mail.message()).ifPresent(bounce -> outbox.cameBack(mailbox.id(), bounce));
         if (mail.message().sentBy().contains(SentBy.PERSON)) {
             mail.message().in(Role.FROM).stream()
@@ -128,7 +134,9 @@ class Deciding {
 
     /** Whether it answers something this mailbox sent, by Jubek or by a person. */
     boolean isConversation(UUID mailbox, ReadMessage message) {
-        return outbox.sentOneOf(mailbox, message.references()) || sent.sentOneOf(mailbox, message.references());
+        return outbox.sentOneOf(mailbox, message.references())
+                || sent.sentOneOf(mailbox, message.references())
+                || AgreementAnswer.isToRequest(message);
     }
 
     boolean takesOutOfJunk(UUID mailbox) {
