@@ -298,8 +298,7 @@ class DestinationTest extends ServerTest {
     }
 
     private void answerByMail(String from, String asked, String more, String text) {
-        String id =
-                inFolder(asked, "INBOX", messages -> ((jakarta.mail.internet.MimeMessage) messages[0]).getMessageID());
+        String id = inFolder(asked, "INBOX", messages -> messages[0].getHeader("Message-ID")[0]);
         String mail = "From: " + from + "\r\nTo: " + World.VISITS + "\r\nSubject: Re: May we?\r\nMessage-ID: <"
                 + UUID.randomUUID() + "@postbox.example>\r\nIn-Reply-To: " + id + "\r\n" + more + "\r\n" + text
                 + "\r\n";
