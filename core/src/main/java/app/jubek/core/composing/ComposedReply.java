@@ -17,6 +17,9 @@ public record ComposedReply(List<Sentence> sentences) {
     private static final int LONGEST = 20_000;
     private static final int SHORTEST_QUOTE = 8;
 
+    /** What stands above one (RFC 3676 §4.3). */
+    private static final String SIGNATURE = "-- ";
+
     public ComposedReply {
         sentences = List.copyOf(sentences);
     }
@@ -55,7 +58,7 @@ public record ComposedReply(List<Sentence> sentences) {
             if (!text.isEmpty()) {
                 text.append(each.begins().before());
             }
-            text.append(each.text());
+            text.append(each.text().equals(SIGNATURE.strip()) ? SIGNATURE : each.text());
         }
         return text.append('\n').toString();
     }

@@ -59,8 +59,9 @@ class ComposedReplyTest {
         List<Sentence> said = List.of(
                 plain("Dear Anna,", Sentence.Begins.AFTER_SPACE),
                 plain("gladly\r\nBcc:\u202E x.", Sentence.Begins.PARAGRAPH),
+                plain("-- ", Sentence.Begins.LINE),
                 plain("Yours.", Sentence.Begins.LINE));
-        assertThat(ComposedReply.checked(said, BRIEF).text()).isEqualTo("Dear Anna,\n\ngladly Bcc: x.\nYours.\n");
+        assertThat(ComposedReply.checked(said, BRIEF).text()).isEqualTo("Dear Anna,\n\ngladly Bcc: x.\n-- \nYours.\n");
     }
 
     @Test
