@@ -12,7 +12,7 @@ import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './evidence/EvidencePanel';
 import { RulePanel } from './rule/RulePanel';
 import { SaveBar } from './SaveBar';
-import { EditedRule } from './steps/WillItArrive';
+import { EditedRule } from './steps/EditedRule';
 
 const KEEP_AFTER = 700;
 

@@ -13,7 +13,7 @@ import { Identity } from './Identity';
 import { TemplateOnTheSpot } from './OnTheSpot';
 import type { Around } from '../../around';
 import { WhenItGoesOut } from './WhenItGoesOut';
-import { EditedRule } from './WillItArrive';
+import { EditedRule } from './EditedRule';
 import { WhereAnswersGo } from './WhereAnswersGo';
 
 const WRITTEN_HERE = '';

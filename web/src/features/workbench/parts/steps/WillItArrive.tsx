@@ -1,15 +1,9 @@
-import { createContext, useContext, useState } from 'react';
+import { useContext, useState } from 'react';
 import type { Schemas } from '../../../../api/client';
 import { problemText } from '../../../../api/problem';
 import { Button } from '../../../../ui/Button';
 import { useArrival } from '../../handing';
-import type { Asked } from '../../model';
-
-/** The edited rule, for what has to be asked about it from deep within. */
-export const EditedRule = createContext<{ asked: Asked | undefined; order: number }>({
-  asked: undefined,
-  order: 0,
-});
+import { EditedRule } from './EditedRule';
 
 /** Whether redirected mail is likely to matches the recipient, from what our own mail server found out about it. */
 export function WillItArrive() {
