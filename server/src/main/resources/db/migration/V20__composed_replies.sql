@@ -2,11 +2,10 @@
 create table composed_reply (
     step_id uuid primary key references step on delete cascade,
     mailbox_id uuid not null references mailbox on delete cascade,
-    state text not null,
+    progress text not null,
     attempts int not null,
     due_at timestamptz not null,
-    reason text,
-    reason_arguments jsonb,
+    because jsonb,
     sentences jsonb not null,
     reply text not null
 );

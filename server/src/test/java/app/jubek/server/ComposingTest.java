@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.outgoing.EditedAnswer;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.step.StepState;
+import app.jubek.server.composing.ComposedReplies;
 import app.jubek.server.step.StepView;
 import app.jubek.server.step.StepView.Act;
 import java.io.IOException;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -26,6 +28,9 @@ class ComposingTest extends ServerTest {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String TEXT =
             "Dear visitor,\\n\\nA guided walk costs 6 euros. It begins at the gate.\\n\\nThe visits desk";
+
+    @Autowired
+    private ComposedReplies replies;
 
     private Browser browser;
 
@@ -131,6 +136,13 @@ class ComposingTest extends ServerTest {
                 .as("nobody wrote it, so it says that it is automatic (RFC 3834 §5)")
                 .contains("Auto-Submitted: auto-replied")
                 .contains("Return-Path: <>");
+        replies.clearAway();
+        assertThat(jdbc.sql("select count(*) from composed_reply r join step s on s.id = r.step_id"
+                                + " where s.rule_id = 'composed'")
+                        .query(Integer.class)
+                        .single())
+                .as("what it was made of is kept no longer")
+                .isZero();
     }
 
     /** A message may hold orders; they are text, and so is what a service makes of them. */
@@ -173,6 +185,9 @@ class ComposingTest extends ServerTest {
                 + waits.path("step").path("id").stringValue() + "/composed";
         browser.send("POST", composed, "", "application/json");
         assertThat(text(onceItIs(mode, "COMPOSED"))).contains("You ask: “When?”");
+        assertThat(browser.send("POST", composed, "", "application/json").statusCode())
+                .as("the rule's own reply would be lost")
+                .isEqualTo(409);
         browser.send("DELETE", composed, "", "application/json");
         assertThat(text(onceItIs(mode, "SET_ASIDE"))).isEqualToIgnoringWhitespace(TEXT.replace("\\n", "\n"));
         act(mode, Act.DISCARD);

@@ -1,10 +1,10 @@
 package app.jubek.core.composing;
 
+import app.jubek.core.matching.Folding;
 import app.jubek.core.text.Pieces;
 import app.jubek.core.text.Unsafe;
 import app.jubek.core.text.WhiteSpace;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -90,8 +90,6 @@ public record ComposedReply(List<Sentence> sentences) {
     }
 
     private static String folded(String text) {
-        return Pieces.replaced(text, sign -> WhiteSpace.is(sign) || Unsafe.is(sign), " ")
-                .strip()
-                .toLowerCase(Locale.ROOT);
+        return Folding.fold(WhiteSpace.collapsed(Pieces.replaced(text, Unsafe::is, " ")));
     }
 }

@@ -1,5 +1,5 @@
 /**
- * ComposedReplies of answers that a composing service writes: what it is told, and how far what it writes is borne out by that.
+ * Replies that a composing service writes: what it is told, and how far what it writes is borne out by that.
  * Entry point: {@link app.jubek.core.composing.ComposedReply}.
  */
 @NullMarked

@@ -41,12 +41,8 @@ public record AgreementAnswer(UUID request, MailAddress from, boolean agrees) {
                 .flatMap(request -> said(message).map(agrees -> new AgreementAnswer(request, from.get(0), agrees)));
     }
 
-    /** Whether it answers a request, whatever it says. */
-    public static boolean isToRequest(ReadMessage message) {
-        return request(message).isPresent();
-    }
-
-    private static Optional<UUID> request(ReadMessage message) {
+    /** The request that a message says it answers, whatever else it says; anybody may name one that there never was. */
+    public static Optional<UUID> request(ReadMessage message) {
         return message.references().stream()
                 .filter(id -> id.startsWith(BEFORE) && id.length() > BEFORE.length() + UUID_LENGTH)
                 .flatMap(id -> uuid(id.substring(BEFORE.length(), BEFORE.length() + UUID_LENGTH)).stream())

@@ -18,7 +18,7 @@ public sealed interface Release {
 
     /** Whether each waits for a person, however many were let go. */
     default boolean isOnApproval() {
-        return this == Plain.ON_APPROVAL || this instanceof Composed;
+        return false;
     }
 
     /**
@@ -45,6 +45,11 @@ public sealed interface Release {
             }
         },
         ON_APPROVAL {
+            @Override
+            public boolean isOnApproval() {
+                return true;
+            }
+
             @Override
             public Optional<Instant> due(Instant planned, Opening opening, int approved) {
                 return Optional.empty();
@@ -109,6 +114,11 @@ public sealed interface Release {
             if (instruction.isEmpty() || instruction.length() > LONGEST) {
                 throw new IllegalArgumentException("say in 1 to " + LONGEST + " characters what is to be composed");
             }
+        }
+
+        @Override
+        public boolean isOnApproval() {
+            return true;
         }
 
         @Override

@@ -11,6 +11,8 @@ import org.springframework.data.jpa.repository.Query;
 interface AgreementRequestRepository extends JpaRepository<AgreementRequestEntity, UUID> {
     Optional<AgreementRequestEntity> findByToken(String token);
 
+    boolean existsByIdAndMailboxId(UUID id, UUID mailbox);
+
     /** The newest of each. */
     @Query("select r from AgreementRequestEntity r where r.agreementId in :agreements and r.sentAt ="
             + " (select max(o.sentAt) from AgreementRequestEntity o where o.agreementId = r.agreementId)")

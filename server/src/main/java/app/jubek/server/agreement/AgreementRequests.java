@@ -215,6 +215,12 @@ public class AgreementRequests {
         happened(request, agreement, yes, now);
     }
 
+    /** Whether a mailbox sent a request. */
+    @Transactional(readOnly = true)
+    public boolean isSent(UUID mailbox, UUID request) {
+        return requests.existsByIdAndMailboxId(request, mailbox);
+    }
+
     /** By mail, from the address that was asked; what is over, or comes from elsewhere, changes nothing. */
     @Transactional
     public void answeredByMail(UUID mailbox, AgreementAnswer answer) {

@@ -19,7 +19,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -44,6 +46,7 @@ public class ComposedReplies {
         BEING_COMPOSED,
         COMPOSED,
         NOT_COMPOSED,
+        /** A person took the reply as its rule has it. */
         SET_ASIDE
     }
 
@@ -78,15 +81,9 @@ public class ComposedReplies {
     }
 
     private static ComposedReplyView view(ComposedReplyEntity reply) {
-        Progress progress = switch (reply.state()) {
-            case ASKED -> Progress.BEING_COMPOSED;
-            case COMPOSED -> Progress.COMPOSED;
-            case FAILED -> Progress.NOT_COMPOSED;
-            default -> Progress.SET_ASIDE;
-        };
-        boolean shown = progress == Progress.COMPOSED;
+        boolean shown = reply.progress() == Progress.COMPOSED;
         return new ComposedReplyView(
-                progress,
+                reply.progress(),
                 shown ? reply.sentences().stream().map(SentenceView::of).toList() : List.of(),
                 reply.because());
     }
@@ -106,8 +103,8 @@ public class ComposedReplies {
      * @throws Refused when a person has changed it meanwhile, or it has left
      */
     @Transactional
-    public void put(UUID mailbox, UUID step, ComposedReply reply) {
-        ComposedReplyEntity entity = replies.toChange(step).orElseThrow(Refused::notFound);
+    void put(UUID mailbox, UUID step, ComposedReply reply) {
+        ComposedReplyEntity entity = toChange(mailbox, step, Progress.BEING_COMPOSED);
         ReadMessage before = outgoing(step);
         outbox.edit(mailbox, step, new EditedAnswer(before.subject(), reply.text(), false));
         entity.composed(reply, text(before));
@@ -116,11 +113,13 @@ public class ComposedReplies {
     /** There is none, for now or for good. */
     @Transactional
     void fail(UUID mailbox, UUID step, Statement why, Optional<Duration> again) {
-        replies.toChange(step).ifPresent(reply -> {
-            reply.failed(why, again.isEmpty());
-            again.ifPresent(pause -> replies.postpone(step, pause.toNanos()));
-            signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
-        });
+        replies.toChange(step, mailbox)
+                .filter(reply -> reply.progress() == Progress.BEING_COMPOSED)
+                .ifPresent(reply -> {
+                    reply.failed(why, again.isEmpty());
+                    again.ifPresent(pause -> replies.postpone(step, pause.toNanos()));
+                    signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
+                });
     }
 
     /**
@@ -130,23 +129,39 @@ public class ComposedReplies {
      */
     @Transactional
     void setAside(UUID mailbox, UUID step) {
-        ComposedReplyEntity reply = toChange(mailbox, step);
-        if (reply.state() == ComposedReplyEntity.State.COMPOSED) {
-            outbox.edit(mailbox, step, new EditedAnswer(outgoing(step).subject(), reply.reply(), false));
-        }
+        ComposedReplyEntity reply = toChange(mailbox, step, Progress.COMPOSED);
+        outbox.edit(mailbox, step, new EditedAnswer(outgoing(step).subject(), reply.reply(), false));
         reply.setAside();
     }
 
-    /** Of one that was not composed, or set aside. */
+    /**
+     * Has it composed once more.
+     *
+     * @throws Refused unless it was not composed, or set aside
+     */
     @Transactional
     void askAgain(UUID mailbox, UUID step) {
-        toChange(mailbox, step).askAgain();
+        toChange(mailbox, step, Progress.NOT_COMPOSED, Progress.SET_ASIDE).askAgain();
         replies.postpone(step, 0);
         signals.sendSoon(new Signal(Signal.Topic.STEPS, mailbox));
     }
 
-    private ComposedReplyEntity toChange(UUID mailbox, UUID step) {
-        replies.of(mailbox, List.of(step)).stream().findFirst().orElseThrow(Refused::notFound);
-        return replies.toChange(step).orElseThrow(Refused::notFound);
+    private ComposedReplyEntity toChange(UUID mailbox, UUID step, Progress... in) {
+        return replies.toChange(step, mailbox)
+                .map(reply -> {
+                    if (!List.of(in).contains(reply.progress())) {
+                        throw Refused.conflict(
+                                "Composing this reply has gone on meanwhile: look at it again.", Map.of());
+                    }
+                    return reply;
+                })
+                .orElseThrow(Refused::notFound);
+    }
+
+    /** Of what waits no more: what left is kept as it left, for its time. */
+    @Scheduled(fixedDelay = 60, initialDelay = 1, timeUnit = TimeUnit.MINUTES)
+    @Transactional
+    public void clearAway() {
+        replies.clearAway();
     }
 }

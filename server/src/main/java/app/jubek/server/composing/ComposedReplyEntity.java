@@ -32,17 +32,15 @@ class ComposedReplyEntity {
     private UUID mailboxId;
 
     @Enumerated(EnumType.STRING)
-    private State state;
+    private ComposedReplies.Progress progress;
 
     private int attempts;
 
     @Column(updatable = false)
     private Instant dueAt;
 
-    private @Nullable String reason;
-
     @JdbcTypeCode(SqlTypes.JSON)
-    private @Nullable String reasonArguments;
+    private @Nullable String because;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private String sentences;
@@ -52,21 +50,12 @@ class ComposedReplyEntity {
 
     protected ComposedReplyEntity() {}
 
-    /** How far it is. */
-    enum State {
-        ASKED,
-        COMPOSED,
-        FAILED,
-        /** A person took the reply as its rule has it. */
-        SET_ASIDE
-    }
-
     UUID step() {
         return stepId;
     }
 
-    State state() {
-        return state;
+    ComposedReplies.Progress progress() {
+        return progress;
     }
 
     int attempts() {
@@ -78,26 +67,24 @@ class ComposedReplyEntity {
     }
 
     void composed(ComposedReply composed, String replyText) {
-        state = State.COMPOSED;
+        progress = ComposedReplies.Progress.COMPOSED;
         sentences = ComposingJson.written(composed.sentences()).toString();
         reply = replyText;
-        reason = null;
-        reasonArguments = null;
+        because = null;
     }
 
     /** There is none yet, or will be none. */
     void failed(Statement why, boolean forGood) {
-        state = forGood ? State.FAILED : State.ASKED;
-        reason = why.code();
-        reasonArguments = StatementJson.write(why.arguments()).toString();
+        progress = forGood ? ComposedReplies.Progress.NOT_COMPOSED : ComposedReplies.Progress.BEING_COMPOSED;
+        because = StatementJson.write(why).toString();
     }
 
     void setAside() {
-        state = State.SET_ASIDE;
+        progress = ComposedReplies.Progress.SET_ASIDE;
     }
 
     void askAgain() {
-        state = State.ASKED;
+        progress = ComposedReplies.Progress.BEING_COMPOSED;
         attempts = 0;
     }
 
@@ -106,11 +93,6 @@ class ComposedReplyEntity {
     }
 
     Optional<Statement> because() {
-        return Optional.ofNullable(reason)
-                .map(code -> new Statement(
-                        code,
-                        Optional.ofNullable(reasonArguments)
-                                .map(StatementJson::readArguments)
-                                .orElse(List.of())));
+        return Optional.ofNullable(because).map(StatementJson::read);
     }
 }

@@ -28,7 +28,7 @@ interface ComposedReplyRepository extends JpaRepository<ComposedReplyEntity, UUI
     @Query("select s.id as step, s.mailboxId as mailbox, s.messageId as message, s.detail as detail from StepEntity s"
             + " left join ComposedReplyEntity d on d.stepId = s.id"
             + " where s.kind = REPLY and s.state = HELD and s.reason = 'COMPOSED' and s.edited = false"
-            + " and (d.stepId is null or d.state = ASKED and d.dueAt <= instant)"
+            + " and (d.stepId is null or d.progress = BEING_COMPOSED and d.dueAt <= instant)"
             + " and not exists (select 1 from StopEntity p where p.mailbox = s.mailboxId)"
             + " order by s.plannedAt, s.id limit :limit")
     List<Awaited> awaited(int limit);
@@ -36,10 +36,10 @@ interface ComposedReplyRepository extends JpaRepository<ComposedReplyEntity, UUI
     /** Whoever begins it has it for so long; nothing is changed when somebody was first. */
     @Transactional
     @Modifying
-    @Query("insert into ComposedReplyEntity (stepId, mailboxId, state, attempts, dueAt, sentences, reply)"
-            + " values (:step, :mailbox, ASKED, 1, instant + :nanos nanosecond, '[]', '')"
+    @Query("insert into ComposedReplyEntity (stepId, mailboxId, progress, attempts, dueAt, sentences, reply)"
+            + " values (:step, :mailbox, BEING_COMPOSED, 1, instant + :nanos nanosecond, '[]', '')"
             + " on conflict (stepId) do update set attempts = attempts + 1, dueAt = instant + :nanos nanosecond"
-            + " where dueAt <= instant and state = ASKED")
+            + " where dueAt <= instant and progress = BEING_COMPOSED")
     int begin(UUID step, UUID mailbox, long nanos);
 
     @Modifying(flushAutomatically = true)
@@ -47,15 +47,14 @@ interface ComposedReplyRepository extends JpaRepository<ComposedReplyEntity, UUI
     void postpone(UUID step, long nanos);
 
     /** Of steps that wait no more: what left is kept as it left, for its time. */
-    @Transactional
     @Modifying
     @Query("delete from ComposedReplyEntity r where exists (select 1 from StepEntity s where s.id = r.stepId"
             + " and s.state not in (PLANNED, HELD, READY, SENDING))")
-    int clearAway();
+    void clearAway();
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
-    @Query("select d from ComposedReplyEntity d where d.stepId = :step")
-    Optional<ComposedReplyEntity> toChange(UUID step);
+    @Query("select d from ComposedReplyEntity d where d.stepId = :step and d.mailboxId = :mailbox")
+    Optional<ComposedReplyEntity> toChange(UUID step, UUID mailbox);
 
     @Query("select d from ComposedReplyEntity d where d.mailboxId = :mailbox and d.stepId in :steps")
     List<ComposedReplyEntity> of(UUID mailbox, Collection<UUID> steps);

@@ -56,11 +56,6 @@ class Composing {
         }
     }
 
-    @Scheduled(fixedDelay = 60, initialDelay = 1, timeUnit = TimeUnit.MINUTES)
-    void clearAway() {
-        Border.around(awaited::clearAway).ifPresent(failure -> LOG.warn("composing: {}", failure.words()));
-    }
-
     private void compose(ComposedReplyRepository.Awaited reply) {
         if (awaited.begin(reply.getStep(), reply.getMailbox(), BEGUN_FOR.toNanos()) == 0) {
             return;

@@ -31,7 +31,7 @@ class TriedInstructions implements BeforeSaving {
         tried.keep(mailbox, fingerprint(reply));
     }
 
-    boolean isTried(UUID mailbox, Step.Reply reply) {
+    private boolean isTried(UUID mailbox, Step.Reply reply) {
         return tried.existsById(new TriedInstructionEntity.Key(mailbox, fingerprint(reply)));
     }
 

@@ -1,5 +1,5 @@
 /**
- * ComposedReplies that a composing service writes of replies that wait for a person, and the trial of an instruction on past mail.
+ * Replies that a composing service writes and a person approves, and the trial of an instruction on past mail.
  * Entry point: {@link app.jubek.server.composing.ComposedReplies}. Off unless a service is set up.
  */
 @NullMarked

@@ -136,7 +136,9 @@ class Deciding {
     boolean isConversation(UUID mailbox, ReadMessage message) {
         return outbox.sentOneOf(mailbox, message.references())
                 || sent.sentOneOf(mailbox, message.references())
-                || AgreementAnswer.isToRequest(message);
+                || AgreementAnswer.request(message)
+                        .filter(request -> requests.isSent(mailbox, request))
+                        .isPresent();
     }
 
     boolean takesOutOfJunk(UUID mailbox) {

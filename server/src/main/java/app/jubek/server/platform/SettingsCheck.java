@@ -44,7 +44,7 @@ final class SettingsCheck {
 
     /** https, except on this machine itself; what is linked must not be read on the way. */
     static void publicAddress(URI address) {
-        if (!isPrivate(address) || !List.of("", "/").contains(address.getPath())) {
+        if (!isSafeOnTheWay(address) || !List.of("", "/").contains(address.getPath())) {
             throw SettingFault.unusable(
                     "jubek.web.public-address", address + " is no address such as https://jubek.example");
         }
@@ -52,13 +52,13 @@ final class SettingsCheck {
 
     /** The same: messages go there. */
     static void composing(URI address) {
-        if (!isPrivate(address)) {
+        if (!isSafeOnTheWay(address)) {
             throw SettingFault.unusable(
                     "jubek.composing.url", address + " is no address such as https://composing.example/drafts");
         }
     }
 
-    private static boolean isPrivate(URI address) {
+    private static boolean isSafeOnTheWay(URI address) {
         boolean loopback = "127.0.0.1".equals(address.getHost()) || "localhost".equals(address.getHost());
         boolean usable = "https".equals(address.getScheme()) || loopback && "http".equals(address.getScheme());
         return usable && address.getHost() != null;
