@@ -1,31 +1,22 @@
 package app.jubek.cli;
 
-import app.jubek.core.address.MailAddress;
 import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
-import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.people.AddressBook;
-import app.jubek.core.people.OwnSide;
 import app.jubek.core.reading.MessageReading;
-import app.jubek.core.safety.HopMark;
-import app.jubek.core.schedule.Opening;
 import app.jubek.core.text.Limits;
-import app.jubek.core.view.MessageContext;
 import app.jubek.core.wording.Wording;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** Says for each message what rules would do with it; nothing is done. */
@@ -59,19 +50,8 @@ final class Decide implements Callable<Integer> {
                     + " topmost Received field, else its Date")
     private Optional<String> at = Optional.empty();
 
-    @Option(
-            names = "--zone",
-            paramLabel = "ZONE",
-            description =
-                    "time zone, like Europe/Stockholm; else the system's. Opening hours count as Monday to Friday,"
-                            + " 9 to 17 o'clock there")
-    private Optional<String> zone = Optional.empty();
-
-    @Option(
-            names = "--me",
-            paramLabel = "ADDRESS",
-            description = "an address of the mailbox; may be given several times")
-    private List<String> me = new ArrayList<>();
+    @Mixin
+    private Office office = new Office();
 
     @Option(names = "--explain", description = "adds what each rule made of the message")
     private boolean explain;
@@ -88,8 +68,6 @@ final class Decide implements Callable<Integer> {
     @Override
     public Integer call() {
         Optional<Instant> fixed = at.map(this::instant);
-        ZoneId in = zone.map(this::zoneId).orElse(ZoneId.systemDefault());
-        OwnSide own = own();
         RuleFile file = RuleFile.read(rules);
         PrintWriter err = spec.commandLine().getErr();
         file.notCarried().forEach(note -> err.println("not carried: " + note));
@@ -98,7 +76,7 @@ final class Decide implements Callable<Integer> {
         MailSource.each(mail, (name, bytes) -> {
             ReadMessage message = reading.read(bytes);
             Instant now = fixed.or(message::receivedByItself).orElseGet(clock::instant);
-            tell(name, message, Engine.decide(book, message, context(own, now, in)));
+            tell(name, message, Engine.decide(book, message, office.context(now, false)));
             progress.one();
         });
         progress.done();
@@ -117,39 +95,11 @@ final class Decide implements Callable<Integer> {
         }
     }
 
-    private static DecisionContext context(OwnSide own, Instant at, ZoneId zone) {
-        String mailbox = own.identity().address();
-        MessageContext context =
-                new MessageContext(own, AddressBook.empty(), at, at, zone, false, mailbox, "INBOX", false);
-        return DecisionContext.tryingOut(context, Opening.usual(zone), new HopMark(new byte[32]));
-    }
-
     private Instant instant(String written) {
         try {
             return written.equals("now") ? clock.instant() : Instant.parse(written);
         } catch (DateTimeException notOne) {
             throw wrong("--at wants an instant like 2026-05-04T09:00:00Z, or now, not \"" + written + "\"");
-        }
-    }
-
-    private ZoneId zoneId(String written) {
-        try {
-            return ZoneId.of(written);
-        } catch (DateTimeException notOne) {
-            throw wrong("--zone wants a zone like Europe/Stockholm, not \"" + written + "\"");
-        }
-    }
-
-    private OwnSide own() {
-        try {
-            List<MailAddress> own = me.stream().map(MailAddress::of).toList();
-            MailAddress identity = own.isEmpty() ? new MailAddress("", "nobody", "invalid") : own.get(0);
-            return new OwnSide(
-                    identity,
-                    own,
-                    own.stream().map(MailAddress::domain).distinct().toList());
-        } catch (IllegalArgumentException refused) {
-            throw wrong("--me: " + refused.getMessage());
         }
     }
 

@@ -6,14 +6,16 @@ import java.nio.charset.StandardCharsets;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** The command line. Exit status: 0 done, 2 the input is at fault, 3 converted but not all of it. */
+/** The command line. Exit status: 0 done, 1 a trial differs, 2 the input is at fault, 3 converted but
+ * not all of it. */
 @Command(
         name = "jubek",
-        description = "Decides what rules do with mail, and carries rules from one format to another.",
+        description = "Decides what rules do with mail, runs trials, and carries rules from one format to another.",
         mixinStandardHelpOptions = true,
         version = "Jubek 0.1.0",
-        subcommands = {Decide.class, Convert.class})
+        subcommands = {Decide.class, Convert.class, Try.class})
 public final class Jubek implements Runnable {
+    static final int DIFFERS = 1;
     static final int AT_FAULT = 2;
     static final int NOT_ALL = 3;
 

@@ -141,4 +141,29 @@ class JubekTest {
         assertThat(run("decide", "--help")).isZero();
         assertThat(out).contains("Examples:");
     }
+
+    @Test
+    void trialsOfAFolderAreRunAndTheExitStatusTellsWhetherAllHold() throws IOException {
+        Path rules = file("visits.sieve", "if header :contains \"subject\" \"visit\" { fileinto \"Visits\"; }");
+        Files.createDirectory(folder.resolve("trials"));
+        file("trials/one.eml", MAIL);
+        String trial = "{\"trial\":1,\"name\":\"Guided visit\",\"at\":\"2026-05-04T07:00:00Z\",\"expect\":"
+                + "[{\"what\":\"filed in\",\"of\":\"Visits\",\"must\":true}]}";
+        file("trials/one.trial.json", trial);
+        String[] command = {
+            "try",
+            "--rules",
+            rules.toString(),
+            "--trials",
+            folder.resolve("trials").toString()
+        };
+        assertThat(run(command)).isZero();
+        assertThat(out).contains("holds    Guided visit", "1 trials, 1 hold, 0 differ");
+        file("trials/one.trial.json", trial.replace("\"Visits\"", "\"Schools\""));
+        assertThat(run(command)).isEqualTo(1);
+        assertThat(out).contains("differs  Guided visit", "must be: filed in Schools", "would be: filed in Visits");
+        Files.delete(folder.resolve("trials/one.eml"));
+        assertThat(run(command)).isEqualTo(2);
+        assertThat(err).contains("one.eml").contains("no such message");
+    }
 }

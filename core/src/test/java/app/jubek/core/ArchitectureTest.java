@@ -43,8 +43,10 @@ class ArchitectureTest {
             "composing",
             "arrival",
             "corpus",
+            "sample",
             "exchange",
             "rehearse",
+            "trial",
             "recurring",
             "suggest",
             "review");

@@ -2,14 +2,12 @@ package app.jubek.core.exchange;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.AddressCriterion;
-import app.jubek.core.criteria.Criterion;
-import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.TextCriterion;
-import app.jubek.core.matching.MatchType;
+import app.jubek.core.message.AddressList;
 import app.jubek.core.message.Role;
 import app.jubek.core.outgoing.HeaderBlock;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.sample.MadeUp;
+import app.jubek.core.sample.SampleMessage;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,7 +18,12 @@ record FirstMessage(MailAddress from, MailAddress to, String subject, String tex
 
     /** Such as a rule picks, by what it lists. */
     static FirstMessage madeFor(Rule rule, MailAddress mailbox) {
-        return new FirstMessage(SOMEBODY, mailbox, "", "").meeting(rule.picksOut());
+        SampleMessage made = MadeUp.meeting(rule.picksOut());
+        return new FirstMessage(first(made.from(), SOMEBODY), first(made.to(), mailbox), made.subject(), made.text());
+    }
+
+    private static MailAddress first(String written, MailAddress otherwise) {
+        return AddressList.read(written, 1).addresses().stream().findFirst().orElse(otherwise);
     }
 
     /** Like one of past mail. */
@@ -34,52 +37,6 @@ record FirstMessage(MailAddress from, MailAddress to, String subject, String tex
                         mailbox,
                         past.subject(),
                         text.substring(0, Math.min(text.length(), LONGEST_TEXT))));
-    }
-
-    private FirstMessage meeting(Criterion criterion) {
-        if (criterion instanceof Group group) {
-            return meeting(group);
-        }
-        if (criterion instanceof AddressCriterion address && !address.negated()) {
-            return meeting(address);
-        }
-        return criterion instanceof TextCriterion words && !words.negated() && words.how() != MatchType.PATTERN
-                ? meeting(words)
-                : this;
-    }
-
-    private FirstMessage meeting(Group group) {
-        FirstMessage made = this;
-        List<Criterion> wanted = switch (group.how()) {
-            case ALL -> group.criteria();
-            case ANY -> group.criteria().subList(0, 1);
-            case NONE -> List.of();
-        };
-        for (Criterion each : wanted) {
-            made = made.meeting(each);
-        }
-        return made;
-    }
-
-    private FirstMessage meeting(AddressCriterion criterion) {
-        String value = criterion.values().get(0);
-        boolean whole = criterion.how() == AddressCriterion.AddressMatch.IS;
-        MailAddress address = MailAddress.of(whole ? value : "somebody@" + value);
-        return switch (criterion.part()) {
-            case SENDER, RETURN_PATH, ANY -> new FirstMessage(address, to, subject, text);
-            case RECIPIENT, TO, CC, DELIVERED_TO -> new FirstMessage(from, address, subject, text);
-        };
-    }
-
-    private FirstMessage meeting(TextCriterion words) {
-        String value = words.written().get(0).replace('*', ' ').replace('?', ' ');
-        return switch (words.part().kind()) {
-            case SUBJECT, BARE_SUBJECT, SUBJECT_OR_TEXT, SUBJECT_OR_ADDED_TEXT ->
-                new FirstMessage(from, to, (subject + " " + value).strip(), text);
-            case TEXT, ADDED_TEXT -> new FirstMessage(from, to, subject, (text + "\n" + value).strip());
-            case SENDER_NAME -> new FirstMessage(from.named(value), to, subject, text);
-            default -> this;
-        };
     }
 
     Posted posted() {

@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.james.mime4j.codec.EncoderUtil;
 import org.apache.james.mime4j.util.MimeUtil;
 
@@ -43,9 +44,22 @@ public final class HeaderBlock {
 
     /** The whole message, of these fields and a plain text (RFC 2046 §4.1.3). */
     public byte[] message(String text) {
+        return message(text, List.of());
+    }
+
+    /**
+     * The same with files that have a name and next to nothing in them.
+     *
+     * @param files their names
+     */
+    public byte[] message(String text, List<String> files) {
+        List<MimePart> parts = Stream.concat(
+                        Stream.of(MimePart.plain(text)),
+                        files.stream().map(name -> MimePart.attached("application/octet-stream", name, new byte[1])))
+                .toList();
         ByteArrayOutputStream message = new ByteArrayOutputStream();
         message.writeBytes(raw("MIME-Version", "1.0").bytes());
-        message.writeBytes(MimePart.plain(text).bytes());
+        message.writeBytes(MimePart.multipart("mixed", text, parts).bytes());
         return message.toByteArray();
     }
 

@@ -26,6 +26,11 @@ public record MessageContext(
 
     /** The same, looked at when the message came in: its age is none. */
     public MessageContext atArrival() {
-        return new MessageContext(own, people, received, received, zone, conversation, mailbox, folder, junk);
+        return cameIn(received);
+    }
+
+    /** The same as if it had just come in at an instant. */
+    public MessageContext cameIn(Instant at) {
+        return new MessageContext(own, people, at, at, zone, conversation, mailbox, folder, junk);
     }
 }

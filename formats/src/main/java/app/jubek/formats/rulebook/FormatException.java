@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 public final class FormatException extends RuntimeException {
     private final transient List<Fault> faults;
 
-    FormatException(List<Fault> faults) {
+    public FormatException(List<Fault> faults) {
         super(faults.stream().map(Fault::toString).collect(Collectors.joining("; ")));
         this.faults = List.copyOf(faults);
     }

@@ -1,10 +1,10 @@
 package app.jubek.server.composing;
 
 import app.jubek.core.rule.Rule;
-import app.jubek.core.rule.RuleBook;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.TemplateId;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.platform.Sha256;
 import app.jubek.server.rulebook.BeforeSaving;
@@ -36,17 +36,18 @@ class TriedInstructions implements BeforeSaving {
     }
 
     @Override
-    public void check(UUID mailbox, RuleBook before, RuleBook wanted) {
-        Set<String> known = before.rules().stream()
+    public List<Statement> check(Saving saving) {
+        Set<String> known = saving.before().rules().stream()
                 .filter(Rule::on)
                 .flatMap(TriedInstructions::composed)
                 .map(TriedInstructions::fingerprint)
                 .collect(Collectors.toSet());
-        wanted.rules().stream()
+        saving.wanted().rules().stream()
                 .filter(Rule::on)
                 .forEach(rule -> composed(rule)
                         .filter(reply -> !known.contains(fingerprint(reply)))
-                        .forEach(reply -> check(mailbox, rule, reply)));
+                        .forEach(reply -> check(saving.mailbox(), rule, reply)));
+        return List.of();
     }
 
     private void check(UUID mailbox, Rule rule, Step.Reply reply) {

@@ -11,6 +11,7 @@ import app.jubek.core.reading.MessageReading;
 import app.jubek.core.reading.TraceFields;
 import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.sample.SampleMessage;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Limits;
 import app.jubek.core.view.AsReceived;
@@ -20,7 +21,6 @@ import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.pastmail.PastMail;
-import app.jubek.server.pastmail.SampleMessage;
 import app.jubek.server.platform.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -73,7 +73,8 @@ class HandingOnController {
                 .orElseGet(() -> window.mailbox().contextOfInbox(AddressBook.empty(), window.now()));
         ByteSource bytes = asked.message()
                 .map(messages::bytes)
-                .or(() -> asked.sample().map(made -> made.bytes(window.mailbox())))
+                .or(() -> asked.sample()
+                        .map(made -> made.bytes(window.mailbox().own().identity())))
                 .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
         ReadMessage message = read(bytes);
         Composer.Original original = new Composer.Original(message, bytes, TraceFields.digestBelow(bytes));

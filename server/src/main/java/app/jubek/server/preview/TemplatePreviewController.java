@@ -3,6 +3,7 @@ package app.jubek.server.preview;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
+import app.jubek.core.sample.SampleMessage;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.Filling;
@@ -15,7 +16,6 @@ import app.jubek.core.view.MessageView;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.pastmail.PastMail;
-import app.jubek.server.pastmail.SampleMessage;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.template.LetterPages;
 import app.jubek.server.template.TemplateText;
@@ -68,7 +68,8 @@ class TemplatePreviewController {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
         AddressBook book = people.of(mailbox);
         MessageView seen = asked.sample()
-                .map(made -> made.view(window.mailbox(), book, window.now()))
+                .map(made -> made.view(
+                        window.mailbox().own().identity(), window.mailbox().contextOfInbox(book, window.now())))
                 .or(() -> asked.message()
                         .map(id -> window.past().message(window.place(id)).seen()))
                 .orElseThrow(() -> Refused.invalid("Say for which message, or make one up.", List.of()));

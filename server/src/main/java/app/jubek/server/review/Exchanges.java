@@ -5,6 +5,7 @@ import app.jubek.core.exchange.Loops;
 import app.jubek.core.exchange.MailboxHere;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.deciding.Composers;
 import app.jubek.server.deciding.DecisionContexts;
@@ -146,17 +147,19 @@ class Exchanges implements BeforeSaving {
 
     /** A rule that is switched on, or changed while it is on, sends no mail round without end. */
     @Override
-    public void check(UUID mailbox, RuleBook before, RuleBook wanted) {
-        Predicate<Rule> isNew = rule -> before.find(rule.id())
+    public List<Statement> check(Saving saving) {
+        Predicate<Rule> isNew = rule -> saving.before()
+                .find(rule.id())
                 .filter(old -> old.asVersion(1).equals(rule.asVersion(1)))
                 .isEmpty();
-        if (wanted.all().stream().noneMatch(rule -> rule.on() && isNew.test(rule))) {
-            return;
+        if (saving.wanted().all().stream().noneMatch(rule -> rule.on() && isNew.test(rule))) {
+            return List.of();
         }
-        tried(mailbox, wanted, isNew).stream()
+        tried(saving.mailbox(), saving.wanted(), isNew).stream()
                 .filter(Loops.Tried::isEndless)
                 .findFirst()
                 .ifPresent(Exchanges::refuse);
+        return List.of();
     }
 
     private static void refuse(Loops.Tried tried) {

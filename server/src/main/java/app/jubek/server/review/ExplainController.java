@@ -11,6 +11,7 @@ import app.jubek.core.rehearse.Evidence;
 import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.sample.SampleMessage;
 import app.jubek.core.view.MessageContext;
 import app.jubek.core.view.MessageView;
 import app.jubek.core.wording.Statement;
@@ -19,7 +20,6 @@ import app.jubek.server.account.Allowed;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.pastmail.PastMail;
-import app.jubek.server.pastmail.SampleMessage;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.preview.ComposedBeforehand;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -99,14 +99,21 @@ class ExplainController {
                 .orElse(window.book());
         MessageView seen = asked.message()
                 .map(id -> window.past().message(window.place(id)).seen())
-                .or(() -> asked.sample().map(made -> made.view(window.mailbox(), people.of(mailbox), window.now())))
+                .or(() -> asked.sample()
+                        .map(made -> made.view(
+                                window.mailbox().own().identity(),
+                                window.mailbox().contextOfInbox(people.of(mailbox), window.now()))))
                 .orElseThrow(() -> Refused.invalid("Say which message, or make one up.", List.of()));
         MessageContext context = seen.context().atArrival();
         Decision decision =
                 Engine.decide(CompiledBook.of(book), seen.message(), contexts.ofRehearsal(window.mailbox(), context));
         List<ComposedBeforehand.Leaving> leaving = asked.sample()
                 .map(made -> composed.of(
-                        window.mailbox(), seen.message(), made.bytes(window.mailbox()), decision, window.now()))
+                        window.mailbox(),
+                        seen.message(),
+                        made.bytes(window.mailbox().own().identity()),
+                        decision,
+                        window.now()))
                 .orElse(List.of());
         return view(decision, seen, leaving);
     }

@@ -30,12 +30,14 @@ class HistoryController {
 
     /**
      * @param changes from the version before it
+     * @param notes what it was saved in spite of
      */
     record VersionView(
             int version,
             Instant savedAt,
             String savedBy,
             List<Statement> changes,
+            List<Statement> notes,
             @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
 
     /** The newest versions first. */
@@ -53,6 +55,7 @@ class HistoryController {
                     entity.savedAt(),
                     entity.savedBy(),
                     BookDifference.between(before, book),
+                    entity.notes(),
                     RuleBookJson.write(book)));
         }
         return new HistoryView(versions);

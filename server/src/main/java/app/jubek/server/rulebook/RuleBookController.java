@@ -40,9 +40,13 @@ class RuleBookController {
     /** One rule as a sentence. */
     record ReadBack(String rule, Statement sentence) {}
 
+    /**
+     * @param despiteTrials whether trials may differ; recorded with the version
+     */
     record RuleBookSaving(
             int baseVersion,
-            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document) {}
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document,
+            Optional<Boolean> despiteTrials) {}
 
     @GetMapping("/api/mailboxes/{mailbox}/rule-book")
     RuleBookView current(@Allowed UUID mailbox) {
@@ -55,8 +59,11 @@ class RuleBookController {
         RuleBook wanted = RuleBookJson.read(saving.document());
         RuleBook before = books.current(mailbox).book();
         others.check(who, mailbox, before, wanted);
-        looks.forEach(look -> look.check(mailbox, before, wanted));
-        return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName()));
+        BeforeSaving.Saving looked = new BeforeSaving.Saving(
+                mailbox, before, wanted, saving.despiteTrials().orElse(false));
+        List<Statement> notes =
+                looks.stream().flatMap(look -> look.check(looked).stream()).toList();
+        return view(books.save(mailbox, saving.baseVersion(), wanted, who.shownName(), notes));
     }
 
     private static RuleBookView view(RuleBooks.Versioned found) {

@@ -1,10 +1,13 @@
 package app.jubek.server.rulebook;
 
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.statement.StatementJson;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -21,13 +24,17 @@ class RuleBookEntity {
     private Instant savedAt;
     private String savedBy;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String notes;
+
     protected RuleBookEntity() {}
 
-    RuleBookEntity(Key key, String document, Instant savedAt, String savedBy) {
+    RuleBookEntity(Key key, String document, Instant savedAt, String savedBy, List<Statement> notes) {
         this.key = key;
         this.document = document;
         this.savedAt = savedAt;
         this.savedBy = savedBy;
+        this.notes = StatementJson.write(notes).toString();
     }
 
     @Embeddable
@@ -43,6 +50,10 @@ class RuleBookEntity {
 
     Instant savedAt() {
         return savedAt;
+    }
+
+    List<Statement> notes() {
+        return StatementJson.readStatements(notes);
     }
 
     String savedBy() {

@@ -4,6 +4,7 @@ import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
@@ -53,11 +54,7 @@ public class RuleBooks {
     @Transactional(readOnly = true)
     public Versioned current(UUID mailbox) {
         return books.newest(mailbox)
-                .map(e -> new Versioned(
-                        e.version(),
-                        RuleBookJson.read(e.document()),
-                        Optional.of(e.savedAt()),
-                        Optional.of(e.savedBy())))
+                .map(RuleBooks::versioned)
                 .orElseGet(() -> new Versioned(0, RuleBook.empty(), Optional.empty(), Optional.empty()));
     }
 
@@ -82,10 +79,11 @@ public class RuleBooks {
      * Saves a changed book.
      *
      * @param base the version it was made from
+     * @param notes what is recorded with it
      * @throws Refused when somebody saved another version meanwhile, or the book can't be carried out
      */
     @Transactional
-    public Versioned save(UUID mailbox, int base, RuleBook wanted, String who) {
+    public Versioned save(UUID mailbox, int base, RuleBook wanted, String who, List<Statement> notes) {
         mailboxes.lock(mailbox);
         Versioned now = current(mailbox);
         if (now.version() != base) {
@@ -106,10 +104,30 @@ public class RuleBooks {
                 wanted.fence(),
                 wanted.tail());
         RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
-        books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who));
+        books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who, notes));
         noteSwitches(mailbox, now.book(), counted);
         events.publishEvent(new Saved(mailbox, who));
         return current(mailbox);
+    }
+
+    /** The same with nothing to record. */
+    @Transactional
+    public Versioned save(UUID mailbox, int base, RuleBook wanted, String who) {
+        return save(mailbox, base, wanted, who, List.of());
+    }
+
+    /** One version; empty where there never was such a one. */
+    @Transactional(readOnly = true)
+    public Optional<Versioned> version(UUID mailbox, int version) {
+        return books.findById(new RuleBookEntity.Key(mailbox, version)).map(RuleBooks::versioned);
+    }
+
+    private static Versioned versioned(RuleBookEntity entity) {
+        return new Versioned(
+                entity.version(),
+                RuleBookJson.read(entity.document()),
+                Optional.of(entity.savedAt()),
+                Optional.of(entity.savedBy()));
     }
 
     /** A changed rule counts one version up; the switch alone is no change. */

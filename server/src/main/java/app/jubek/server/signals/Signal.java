@@ -13,6 +13,8 @@ public record Signal(Topic topic, UUID mailbox) {
         /** Steps are ready to be done. */
         WORK,
         NOTICES,
+        /** Trials were run anew. */
+        TRIALS,
         /** How the watching and the first reading go on. */
         MAILBOX
     }

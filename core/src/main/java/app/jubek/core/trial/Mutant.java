@@ -1,0 +1,58 @@
+package app.jubek.core.trial;
+
+import app.jubek.core.criteria.Criterion;
+import app.jubek.core.rule.Rule;
+import app.jubek.core.sample.MadeUp;
+import app.jubek.core.wording.Statement;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A rule with one thing changed. A trial shows that thing when it tells the two apart.
+ *
+ * @param key the same as long as the rule stays as it is
+ * @param what a message that tells them apart is like
+ * @param changed the rule with the change
+ * @param wishes what a message that tells them apart meets
+ * @param aim at the thing that is changed
+ * @param at instants at which it must come in, in the order of preference; empty where any will do
+ */
+record Mutant(
+        String key,
+        Statement what,
+        Rule changed,
+        List<MadeUp.Wish> wishes,
+        Optional<MadeUp.Aim> aim,
+        List<Instant> at) {
+    Mutant {
+        wishes = List.copyOf(wishes);
+        at = List.copyOf(at);
+    }
+
+    static Rule picking(Rule rule, Criterion picksOut) {
+        return new Rule(
+                rule.id(),
+                rule.version(),
+                rule.name(),
+                picksOut,
+                rule.leavesOut(),
+                rule.steps(),
+                rule.ending(),
+                rule.schedule(),
+                rule.on());
+    }
+
+    static Rule leavingOut(Rule rule, Criterion leavesOut) {
+        return new Rule(
+                rule.id(),
+                rule.version(),
+                rule.name(),
+                rule.picksOut(),
+                leavesOut,
+                rule.steps(),
+                rule.ending(),
+                rule.schedule(),
+                rule.on());
+    }
+}
