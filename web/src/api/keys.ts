@@ -51,5 +51,6 @@ export const keys = {
   suggestions: key('suggestions'),
   templateVersions: key('template versions'),
   templates: key('templates'),
+  trials: key('trials'),
   uses: key('uses'),
 };

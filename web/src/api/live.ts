@@ -1,6 +1,6 @@
 /** Something of a mailbox has changed; what, is to be asked for. */
 export interface Signal {
-  topic: 'MESSAGES' | 'STEPS' | 'WORK' | 'NOTICES' | 'MAILBOX';
+  topic: 'MESSAGES' | 'STEPS' | 'WORK' | 'NOTICES' | 'TRIALS' | 'MAILBOX';
   mailbox: string;
 }
 

@@ -1076,6 +1076,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trials"];
+        put?: never;
+        post: operations["keepTrial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trialCounts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trialFiles"];
+        put?: never;
+        post: operations["takeTrials"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/missing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepMissing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/of-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trialsOfPerson"];
+        put?: never;
+        post?: never;
+        delete: operations["eraseTrialsOfPerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/{trial}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trial"];
+        put: operations["changeTrial"];
+        post?: never;
+        delete: operations["removeTrial"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/{trial}/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["acceptTrial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/trials/{trial}/blanked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["blanked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/uses": {
         parameters: {
             query?: never;
@@ -1428,6 +1556,22 @@ export interface components {
         CardsText: {
             cards: string;
         };
+        CaseView: {
+            key: string;
+            proposal?: components["schemas"]["ProposalView"];
+            shownBy?: string;
+            what: components["schemas"]["Statement"];
+        };
+        CasesKeeping: {
+            cases: string[];
+            /** Format: int32 */
+            days: number;
+            rule: string;
+        };
+        CasesKept: {
+            /** Format: int32 */
+            kept: number;
+        };
         ChangeView: {
             after: string[];
             before: string[];
@@ -1695,6 +1839,14 @@ export interface components {
         ExceptionsView: {
             exceptions: components["schemas"]["ExceptionView"][];
         };
+        ExpectationView: {
+            /** @enum {string} */
+            fate: "PICKED_BY" | "HANDED_ON_TO" | "FILED_IN" | "REPLIED_WITH" | "IN_INBOX";
+            met: boolean;
+            must: boolean;
+            of: string;
+            statement: components["schemas"]["Statement"];
+        };
         ExplainAsked: {
             /** Format: int32 */
             days?: number;
@@ -1808,6 +1960,10 @@ export interface components {
             recipient: string;
             stopAsked: boolean;
         };
+        HappeningView: {
+            against: boolean;
+            what: components["schemas"]["Statement"];
+        };
         HistoryView: {
             versions: components["schemas"]["VersionView"][];
         };
@@ -1850,6 +2006,9 @@ export interface components {
             /** @deprecated */
             textual?: boolean;
             valueNode?: boolean;
+        };
+        KeptView: {
+            id: string;
         };
         KindView: {
             /** Format: int32 */
@@ -2101,6 +2260,12 @@ export interface components {
             id: string;
             written: components["schemas"]["PersonText"];
         };
+        PersonsTrial: {
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            name: string;
+        };
         Piece: {
             slot: boolean;
             words: string;
@@ -2135,6 +2300,14 @@ export interface components {
             message?: number;
             sample?: components["schemas"]["SampleMessage"];
             written: components["schemas"]["TemplateText"];
+        };
+        ProposalView: {
+            /** Format: date-time */
+            at: string;
+            expected: components["schemas"]["Statement"][];
+            from: string;
+            madeUp: boolean;
+            subject: string;
         };
         ReadBack: {
             rule: string;
@@ -2289,6 +2462,7 @@ export interface components {
         RuleBookSaving: {
             /** Format: int32 */
             baseVersion: number;
+            despiteTrials?: boolean;
             document: components["schemas"]["RuleBook"];
         };
         RuleBookView: {
@@ -2313,6 +2487,13 @@ export interface components {
             outcome: components["schemas"]["Statement"];
             picked: boolean;
             rule: string;
+        };
+        RuleTrials: {
+            cases: components["schemas"]["CaseView"][];
+            name: string;
+            on: boolean;
+            rule: string;
+            trials: components["schemas"]["TrialLine"][];
         };
         RuleUse: {
             /** Format: date-time */
@@ -2605,6 +2786,77 @@ export interface components {
             part: "sent by" | "group" | "relationship";
             values: string[];
         };
+        TrialChange: {
+            /** Format: date-time */
+            at: string;
+            expected: components["schemas"]["WantedView"][];
+            name: string;
+            text?: components["schemas"]["TrialText"];
+        };
+        TrialCounts: {
+            /** Format: int32 */
+            differing: number;
+            /** Format: int32 */
+            kept: number;
+        };
+        TrialDetails: {
+            attachments: string[];
+            /** Format: date-time */
+            changedAt?: string;
+            changedBy?: string;
+            changes: components["schemas"]["Statement"][];
+            conversation: boolean;
+            hits: string[];
+            line: components["schemas"]["TrialLine"];
+            sentBy: components["schemas"]["Statement"][];
+            written: components["schemas"]["TrialText"];
+        };
+        TrialKeeping: {
+            /** Format: int64 */
+            message?: number;
+            /** Format: int32 */
+            order: number;
+            picked: boolean;
+            rule?: components["schemas"]["Rule"];
+            ruleId?: string;
+            sample?: components["schemas"]["SampleMessage"];
+        };
+        TrialLine: {
+            /** Format: date-time */
+            at: string;
+            because: components["schemas"]["Statement"][];
+            expected: components["schemas"]["ExpectationView"][];
+            happens: components["schemas"]["HappeningView"][];
+            holds: boolean;
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            madeBy: string;
+            mustBePicked: boolean;
+            name: string;
+            rule?: string;
+        };
+        TrialText: {
+            from: string;
+            subject: string;
+            text: string;
+            to: string;
+        };
+        TrialsTaken: {
+            notTaken: string[];
+            /** Format: int32 */
+            taken: number;
+        };
+        TrialsView: {
+            /** Format: int32 */
+            differing: number;
+            /** Format: int32 */
+            kept: number;
+            others: components["schemas"]["TrialLine"][];
+            /** Format: date-time */
+            ranAt: string;
+            rules: components["schemas"]["RuleTrials"][];
+        };
         TriedMessageView: {
             because?: components["schemas"]["Statement"];
             message: components["schemas"]["Line"];
@@ -2645,6 +2897,7 @@ export interface components {
         VersionView: {
             changes: components["schemas"]["Statement"][];
             document: components["schemas"]["RuleBook"];
+            notes: components["schemas"]["Statement"][];
             /** Format: date-time */
             savedAt: string;
             savedBy: string;
@@ -2661,6 +2914,12 @@ export interface components {
             composed?: components["schemas"]["ComposedReplyView"];
             message: components["schemas"]["MessageLine"];
             step: components["schemas"]["StepView"];
+        };
+        WantedView: {
+            /** @enum {string} */
+            fate: "PICKED_BY" | "HANDED_ON_TO" | "FILED_IN" | "REPLIED_WITH" | "IN_INBOX";
+            must: boolean;
+            of: string;
         };
         WhoView: {
             /** @enum {string} */
@@ -4643,6 +4902,307 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TemplateView"][];
+                };
+            };
+        };
+    };
+    trials: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialsView"];
+                };
+            };
+        };
+    };
+    keepTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialKeeping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptView"];
+                };
+            };
+        };
+    };
+    trialCounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialCounts"];
+                };
+            };
+        };
+    };
+    trialFiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    takeTrials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialsTaken"];
+                };
+            };
+        };
+    };
+    keepMissing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CasesKeeping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CasesKept"];
+                };
+            };
+        };
+    };
+    trialsOfPerson: {
+        parameters: {
+            query: {
+                address: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PersonsTrial"][];
+                };
+            };
+        };
+    };
+    eraseTrialsOfPerson: {
+        parameters: {
+            query: {
+                address: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                trial: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialDetails"];
+                };
+            };
+        };
+    };
+    changeTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                trial: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                trial: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    acceptTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                trial: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    blanked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                trial: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TrialText"];
                 };
             };
         };

@@ -19,6 +19,7 @@ const OF_PLACES: [string, string][] = [
   ['/rules/', 'Work on a rule'],
   ['/rules', 'Put rules in order'],
   ['/incoming', 'Make your first rule in five minutes'],
+  ['/trials', 'Try rules before and after every change'],
   ['/templates', 'Answer with a template'],
   ['/address-book', 'Hand mail on safely'],
   ['/outside', 'Try it in the demo'],

@@ -188,6 +188,7 @@ test('while a rule is open the strip says which, and the places are behind a but
     'Incoming',
     'Rules',
     'Templates',
+    'Trials',
     'Records',
     'Address book',
     'Outside',

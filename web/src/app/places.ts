@@ -11,6 +11,7 @@ export const PLACES: Place[][] = [
     { path: '/templates', name: 'Templates' },
   ],
   [
+    { path: '/trials', name: 'Trials' },
     { path: '/records', name: 'Records' },
     { path: '/address-book', name: 'Address book' },
   ],

@@ -11,6 +11,7 @@ const TOLD_BY: Record<Signal['topic'], Name[]> = {
   MESSAGES: ['messages', 'message', 'kinds', 'desk', 'setAside', 'pastMail', 'folders'],
   STEPS: ['records', 'desk', 'messages', 'message', 'uses', 'answers', 'destinations'],
   NOTICES: ['notices'],
+  TRIALS: ['trials'],
   MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop', 'destinations'],
   WORK: [],
 };

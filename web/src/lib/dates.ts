@@ -16,6 +16,12 @@ export function dayAndTime(iso: string, now: Date = new Date()): string {
   return at.getFullYear() === now.getFullYear() ? `${DAY.format(at)}, ${TIME.format(at)}` : FULL.format(at);
 }
 
+/** As a field for a day and a time has it: 2026-12-03T10:00, in this browser's time. */
+export function localTime(iso: string): string {
+  const at = new Date(iso);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
 export function timeOfDay(iso: string): string {
   return TIME.format(new Date(iso));
 }

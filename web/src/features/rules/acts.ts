@@ -33,9 +33,9 @@ export function useSaving({ version, document }: Shown) {
   const { tell } = useDone();
   const { mutate } = saving;
   const acts = useMemo(() => {
-    const saveBook = (changed: RuleBook, what: string) =>
+    const saveBook = (changed: RuleBook, what: string, despiteTrials = false) =>
       mutate(
-        { baseVersion: version, document: changed },
+        { baseVersion: version, document: changed, despiteTrials },
         {
           onSuccess: (saved) =>
             tell({
@@ -51,7 +51,7 @@ export function useSaving({ version, document }: Shown) {
     const save = (rules: Rule[], what: string) => saveBook(withRules(document, rules), what);
     return { save, saveBook };
   }, [mutate, tell, version, document]);
-  return { ...acts, error: saving.error, refused: saving.variables?.document };
+  return { ...acts, error: saving.error, refused: saving.variables?.document, settle: saving.reset };
 }
 
 /** The acts stay the same until the rules change, so that rows that did not change are left alone. */
@@ -60,7 +60,7 @@ export function useRowActs(
   select: (id: string) => void,
   onMoved: (rule: Rule, order: number) => void,
 ) {
-  const { save, error: savingError, refused } = useSaving(shown);
+  const { save, error: savingError, refused, settle } = useSaving(shown);
   const rehearsal = useRehearsal();
   const { mutate: rehearse } = rehearsal;
   const [asked, setAsked] = useState<AskedMove>();
@@ -100,5 +100,12 @@ export function useRowActs(
       },
     };
   }, [document, save, rehearse, navigate, select, onMoved]);
-  return { acts, asked, answered: () => setAsked(undefined), error: savingError ?? rehearsal.error, refused };
+  return {
+    acts,
+    asked,
+    answered: () => setAsked(undefined),
+    error: savingError ?? rehearsal.error,
+    refused,
+    settle,
+  };
 }

@@ -102,7 +102,7 @@ export function useSaveRuleBook() {
       unwrap(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
     onSuccess: (saved) => {
       queries.setQueryData(keys.ruleBook(mailbox), saved);
-      for (const stale of [keys.history, keys.kinds, keys.loops, keys.start, keys.explained]) {
+      for (const stale of [keys.history, keys.kinds, keys.loops, keys.start, keys.explained, keys.trials]) {
         void queries.invalidateQueries({ queryKey: stale(mailbox) });
       }
       void queries.invalidateQueries({ queryKey: keys.evidence(mailbox) });

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, csrfToken, unwrap, type Schemas } from '../../api/client';
+import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
-import { problemOf } from '../../api/problem';
+import { upload } from '../../api/upload';
 import { useMailboxId } from '../mailbox';
 
 export type DocumentView = Schemas['DocumentView'];
@@ -27,23 +27,12 @@ export function usePutDocument() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async ({ id, file }: { id: string; file: File }): Promise<DocumentView> => {
-      const response = await fetch(
+    mutationFn: ({ id, file }: { id: string; file: File }) =>
+      upload<DocumentView>(
+        'PUT',
         `/api/mailboxes/${mailbox}/documents/${id}?fileName=${encodeURIComponent(file.name)}`,
-        {
-          method: 'PUT',
-          headers: {
-            'X-XSRF-TOKEN': csrfToken(),
-            'Content-Type': file.type || 'application/octet-stream',
-          },
-          body: file,
-        },
-      );
-      if (!response.ok) {
-        throw problemOf(response.status, await response.json().catch(() => undefined));
-      }
-      return (await response.json()) as DocumentView;
-    },
+        file,
+      ),
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: keys.templates(mailbox) });
       void queries.invalidateQueries({ queryKey: keys.preview(mailbox) });

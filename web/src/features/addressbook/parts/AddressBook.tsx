@@ -9,6 +9,7 @@ import { Empty, Loading, Trouble } from '../../../ui/States';
 import { Destinations } from '../../destinations';
 import { useDone } from '../../mailbox';
 import { found, groupsOf, newGroup, newPerson, shown, type GroupView, type PersonView } from '../model';
+import { TrialsOfPerson } from '../../trials';
 import { useAddressBook, useRemoveGroup, useRemovePerson } from '../queries';
 import { Cards } from './Cards';
 import { Duplicates } from './Duplicates';
@@ -182,7 +183,10 @@ export function AddressBook() {
         onClose={() => setEdited(undefined)}
       >
         {edited && 'person' in edited && (
-          <PersonForm key={edited.person.id} person={edited.person} onSaved={(now) => saved(shown(now))} />
+          <>
+            <PersonForm key={edited.person.id} person={edited.person} onSaved={(now) => saved(shown(now))} />
+            <TrialsOfPerson addresses={edited.person.written.addresses} />
+          </>
         )}
         {edited && 'group' in edited && (
           <GroupForm key={edited.group.id} group={edited.group} onSaved={(now) => saved(now.written.name)} />

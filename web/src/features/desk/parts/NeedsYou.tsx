@@ -15,9 +15,11 @@ import {
   useRecords,
   useUnanswered,
 } from '../../records';
+import { useTrialCounts } from '../../trials';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
 import { DestinationNeed } from './DestinationNeed';
+import { DifferingTrials } from './DifferingTrials';
 import { HeldTogether } from './HeldTogether';
 import { NeedRow } from './NeedRow';
 import { OfOneRule } from './OfOneRule';
@@ -52,7 +54,9 @@ export function NeedsYou() {
   const setAside = useSetAside().data ?? [];
   const unseen = byRule(unanswered.data ?? []).map((of) => ({ ...NOT_ANSWERED, records: of }));
   const back = byRule(broughtBack.data ?? []).map((of) => ({ ...BACK, records: of }));
-  const nothing = all.length + setAside.length + unseen.length + back.length + waited.length === 0;
+  const differing = useTrialCounts().data?.differing ?? 0;
+  const nothing =
+    all.length + setAside.length + unseen.length + back.length + waited.length + differing === 0;
   const failed = records.error ?? unanswered.error ?? broughtBack.error ?? act.error;
   const again = () => void Promise.all([records.refetch(), unanswered.refetch(), broughtBack.refetch()]);
   return (
@@ -101,6 +105,7 @@ export function NeedsYou() {
             </Link>
           </li>
         )}
+        <DifferingTrials />
         {waited.map((one) => (
           <DestinationNeed key={one.id} of={one} />
         ))}

@@ -6,6 +6,7 @@ import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Glyph, type Happening } from '../../../ui/glyphs';
 import { doneInWords } from '../../incoming';
+import { KeepAs } from '../../trials';
 import { ACTS } from '../acts';
 import { inOneLine, isUnseen, letGoInWords, needsPerson, standingInWords, type Group } from '../model';
 import type { Act } from '../queries';
@@ -41,7 +42,13 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
           <Link className="font-semibold text-moss hover:underline" to={`/rules/${group.rule}`}>
             {group.name}
           </Link>
-          <span className="block text-sm text-ink2">version {group.version}</span>
+          <span className="block text-sm text-ink2">
+            version {group.version}{' '}
+            <KeepAs
+              name={group.message.subject || '(no subject)'}
+              of={{ ruleId: group.rule, order: 0, message: group.message.id }}
+            />
+          </span>
         </td>
         <td className="pr-3 max-columns:order-4 max-columns:col-span-2 columns:py-1.5">
           {only ? <OneStep step={only} /> : <InOneLine steps={steps} />}

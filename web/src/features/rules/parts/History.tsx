@@ -40,6 +40,11 @@ export function History({ open, onClose, onBackTo }: Props) {
               {version.changes.map((change) => (
                 <li key={change.words}>{change.words}</li>
               ))}
+              {version.notes.map((note) => (
+                <li key={note.words} className="text-clay">
+                  {note.words}
+                </li>
+              ))}
               {version.changes.length === 0 && <li className="text-ink2">Saved without a change.</li>}
             </ul>
           </li>

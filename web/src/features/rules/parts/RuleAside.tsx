@@ -11,6 +11,7 @@ import { happeningOf, sendersOf, type Rule } from '../model';
 import { releaseInWords } from '../release';
 import { usedInWords, type RuleUse } from '../use';
 import { WaitsFor } from '../../destinations';
+import { TrialsOfRule } from '../../trials';
 import { CopyFor } from './CopyFor';
 import { Findings } from './Findings';
 
@@ -79,6 +80,9 @@ export function RuleAside({
       {copying && <CopyFor onCopy={onCopyFor} onClose={() => setCopying(false)} />}
       <WaitsFor destinations={waits} />
       <p className="mt-3 text-sm text-ink2">{use ? usedInWords(use) : '…'}</p>
+      <div className="mt-2">
+        <TrialsOfRule rule={rule.id} />
+      </div>
       <Findings findings={findings} onRemedy={onRemedy} />
       <h3 className="mt-5 mb-1 text-sm font-semibold text-ink2">Does, in this order</h3>
       <ul>

@@ -45,6 +45,9 @@ beforeEach(() => {
     if (request.url.endsWith('/destinations')) {
       return answer(destinations);
     }
+    if (request.url.includes('/trials')) {
+      return answer({ ranAt: '2026-03-20T10:00:00Z', kept: 0, differing: 0, rules: [], others: [] });
+    }
     if (request.url.endsWith('/uses')) {
       return answer([{ rule: 'alarms', messages: 31, last: '2026-03-20T10:00:00Z', superseded: 0 }]);
     }

@@ -13,6 +13,7 @@ import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '..
 import { useDestinations, waitedFor } from '../../destinations';
 import { LoopRefused, loopOf, WhereMailGoes } from '../../loops';
 import { useToday } from '../../mailbox';
+import { TrialsRefused, trialsAgainst } from '../../trials';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
@@ -111,7 +112,15 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
         </div>
         <div className="mx-4 mb-2 grid gap-2">
           {moving.error &&
-            (loopOf(moving.error) && moving.refused ? (
+            (trialsAgainst(moving.error).length > 0 && moving.refused ? (
+              <TrialsRefused
+                problem={moving.error}
+                onAnyway={() => {
+                  saveBook(moving.refused!, 'The rules are saved, though trials differ.', true);
+                  moving.settle();
+                }}
+              />
+            ) : loopOf(moving.error) && moving.refused ? (
               <LoopRefused
                 problem={moving.error}
                 document={moving.refused}

@@ -8,6 +8,7 @@ import { Question } from '../../../ui/Question';
 import { Trouble } from '../../../ui/States';
 import { LoopRefused, loopOf } from '../../loops';
 import { useDone } from '../../mailbox';
+import { TrialsOfRule, TrialsRefused, trialsAgainst } from '../../trials';
 import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
 import { ask, draftOf, lacking, type Draft, type Fault } from '../model';
 
@@ -42,14 +43,14 @@ export function SaveBar(props: Props) {
   const lacks = lacking(draft, unfinished);
   const asked = ask(draft);
 
-  const save = (on: boolean, base: { version: number; document: RuleBook }) => {
+  const save = (on: boolean, base: { version: number; document: RuleBook }, despiteTrials = false) => {
     if (!asked) {
       return;
     }
     const rule = { ...asked.rule, on };
     const document = withRules(base.document, placed(base.document.rules, rule, draft.order));
     saving.mutate(
-      { baseVersion: base.version, document },
+      { baseVersion: base.version, document, despiteTrials },
       {
         onSuccess: (saved) => {
           done.tell({
@@ -92,7 +93,9 @@ export function SaveBar(props: Props) {
       )}
       {saving.isError && !conflict && (
         <div className="px-4 pt-2">
-          {loopOf(saving.error) ? (
+          {trialsAgainst(saving.error).length > 0 ? (
+            <TrialsRefused problem={saving.error} onAnyway={() => now && save(true, now, true)} />
+          ) : loopOf(saving.error) ? (
             <LoopRefused
               problem={saving.error}
               document={saving.variables.document}
@@ -120,6 +123,7 @@ export function SaveBar(props: Props) {
         <span className="grow text-sm text-ink2" role="status">
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
         </span>
+        {!isNew && <TrialsOfRule rule={draft.id} />}
         {begin !== draft && <Discard isNew={isNew} onYes={onDrop} />}
         <Button
           disabled={!now || !asked || unfinished.length > 0 || saving.isPending}

@@ -11,6 +11,7 @@ import { fateInWords, happeningsOf } from '../../fate';
 import type { Asked } from '../../model';
 import { useExceptions } from '../../queries';
 import { ShortDate } from '../../../mailbox';
+import { KeepAs } from '../../../trials';
 
 interface Props {
   row: Schemas['EvidenceRow'];
@@ -57,7 +58,8 @@ export function EvidenceRow({ row, asked, order, isPicked, onOpen, onLeaveOut }:
           </span>
         </span>
       </button>
-      <span className="flex w-[84px] shrink-0 items-center justify-end pr-2">
+      <span className="flex w-[124px] shrink-0 items-center justify-end gap-1 pr-2">
+        <KeepAs name={row.subject.text || '(no subject)'} of={{ rule: asked.rule, order, message: row.id }} />
         {isPicked && <LeaveOut row={row} asked={asked} order={order} onLeaveOut={onLeaveOut} />}
       </span>
     </div>

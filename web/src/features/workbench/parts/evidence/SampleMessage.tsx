@@ -1,11 +1,13 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import type { Schemas } from '../../../../api/client';
 import { problemText } from '../../../../api/problem';
+import { localTime } from '../../../../lib/dates';
 import { withMember } from '../../../../lib/members';
 import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { Trouble } from '../../../../ui/States';
 import { wouldBe } from '../../../incoming';
+import { KeepAs } from '../../../trials';
 import type { Asked } from '../../model';
 import { useSampleMessage } from '../../queries';
 import { Leaving } from './Leaving';
@@ -31,6 +33,9 @@ export function SampleMessage({ asked, order, sample, onChange, onClose }: Props
     >
       <div className="flex items-center gap-2">
         <h3 className="grow font-bold">A sample message</h3>
+        {asked && (
+          <KeepAs name={sample.subject || 'A sample message'} of={{ rule: asked.rule, order, sample }} />
+        )}
         <Button small look="quiet" onClick={onClose}>
           Close
         </Button>
@@ -103,7 +108,7 @@ function More({ sample, onChange }: { sample: Sample; onChange: (sample: Sample)
           id="sample-received"
           type="datetime-local"
           className="h-[26px] min-w-0 rounded border border-line2 bg-transparent px-1.5"
-          value={sample.received === undefined ? '' : local(sample.received)}
+          value={sample.received === undefined ? '' : localTime(sample.received)}
           onChange={(e) =>
             onChange(
               withMember(
@@ -125,12 +130,6 @@ function More({ sample, onChange }: { sample: Sample; onChange: (sample: Sample)
       </Line>
     </>
   );
-}
-
-/** As the field writes it: 2026-12-03T10:00, in this browser's time. */
-function local(iso: string): string {
-  const at = new Date(iso);
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
 
 function Line({ label, id = label, children }: { label: string; id?: string; children: ReactNode }) {

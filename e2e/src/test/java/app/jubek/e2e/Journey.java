@@ -1,6 +1,7 @@
 package app.jubek.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.util.Map.entry;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
@@ -33,27 +34,18 @@ abstract class Journey {
     /** The demo's past mail is read once; if that takes longer, each journey fails soon. */
     private static final double READING_LIMIT_MS = 300_000;
 
-    static final Map<String, String> PLACES = Map.of(
-            "incoming",
-            "/incoming?view=messages",
-            "recurring-mail",
-            "/incoming",
-            "desk",
-            "/desk",
-            "rules",
-            "/rules",
-            "where-mail-goes",
-            "/rules?view=where-mail-goes",
-            "templates",
-            "/templates",
-            "address-book",
-            "/address-book",
-            "workbench",
-            "/rules/school-visits",
-            "records",
-            "/records",
-            "outside",
-            "/outside");
+    static final Map<String, String> PLACES = Map.ofEntries(
+            entry("incoming", "/incoming?view=messages"),
+            entry("recurring-mail", "/incoming"),
+            entry("desk", "/desk"),
+            entry("rules", "/rules"),
+            entry("where-mail-goes", "/rules?view=where-mail-goes"),
+            entry("templates", "/templates"),
+            entry("address-book", "/address-book"),
+            entry("workbench", "/rules/school-visits"),
+            entry("trials", "/trials"),
+            entry("records", "/records"),
+            entry("outside", "/outside"));
 
     private static double readingLimit = READING_LIMIT_MS;
     private static Playwright playwright;

@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Takes the pictures of docs/screenshots anew, by bin/pictures. */
@@ -76,6 +77,7 @@ class PicturesRun extends Journey {
         agreement();
         handedOn();
         waiting();
+        trials();
         composed();
         addressBook();
         whereMailGoes();
@@ -128,6 +130,22 @@ class PicturesRun extends Journey {
         page.getByText("congratulations!").waitFor();
         settled();
         picture("waiting");
+    }
+
+    private void trials() {
+        for (String rule : List.of("Photo permits: how to apply", "School visits to the education desk")) {
+            visit("/trials");
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(rule))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep all")))
+                    .click();
+            page.getByText("kept for “" + rule).waitFor();
+        }
+        visit("/rules/photo-permits");
+        type("add a value to words", "photograph");
+        button("Save").click();
+        settled();
+        visit("/trials");
+        picture("trials");
     }
 
     private void composed() {

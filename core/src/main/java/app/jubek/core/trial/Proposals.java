@@ -37,6 +37,9 @@ final class Proposals {
     private final Corpus.View past;
     private final DecisionContext at;
     private final BitSet picked;
+    private final List<Found> found = new ArrayList<>();
+
+    private record Found(MessageView seen, Case.Proposal proposal) {}
 
     Proposals(RuleBook book, Rule rule, Corpus.View past, DecisionContext at) {
         this.book = TrialRun.switchedOn(book, Set.of(rule.id()));
@@ -64,8 +67,15 @@ final class Proposals {
                 && judging.schedule().isActive(received, at.opening());
     }
 
+    /** One that shows another case already, so that few show all; else a real one, else a made-up one. */
     Optional<Case.Proposal> proposal(Mutant mutant) {
-        return Stream.concat(real(mutant), madeUp(mutant).stream()).findFirst();
+        return Stream.of(again(mutant), real(mutant), madeUp(mutant))
+                .flatMap(proposals -> proposals)
+                .findFirst();
+    }
+
+    private Stream<Case.Proposal> again(Mutant mutant) {
+        return found.stream().filter(one -> tellsApart(mutant, one.seen())).map(Found::proposal);
     }
 
     private Stream<Case.Proposal> real(Mutant mutant) {
@@ -97,8 +107,9 @@ final class Proposals {
                 .map(received -> new MessageView(
                         message.message(), message.seen().context().cameIn(received)))
                 .filter(shows)
-                .flatMap(seen -> expected(seen).stream().map(expectations -> (Case.Proposal)
-                        new Case.Real(message.id(), seen.context().received(), expectations)))
+                .flatMap(seen -> expected(seen).stream()
+                        .map(expectations -> noted(
+                                seen, new Case.Real(message.id(), seen.context().received(), expectations))))
                 .findFirst();
     }
 
@@ -115,12 +126,11 @@ final class Proposals {
                 : Optional.empty();
     }
 
-    private Optional<Case.Proposal> madeUp(Mutant mutant) {
+    private Stream<Case.Proposal> madeUp(Mutant mutant) {
         return IntStream.range(0, VARIANTS)
                 .mapToObj(variant -> MadeUp.of(mutant.wishes(), mutant.aim(), variant))
                 .flatMap(made -> made.subject().isBlank() ? Stream.of(titled(made), made) : Stream.of(made))
-                .flatMap(made -> invented(made, mutant.at(), seen -> tellsApart(mutant, seen)).stream())
-                .findFirst();
+                .flatMap(made -> invented(made, mutant.at(), seen -> tellsApart(mutant, seen)).stream());
     }
 
     private static SampleMessage titled(SampleMessage made) {
@@ -143,7 +153,12 @@ final class Proposals {
         return Optional.of(seen)
                 .filter(shows)
                 .flatMap(this::expected)
-                .map(expectations -> new Case.Invented(dated, expectations));
+                .map(expectations -> noted(seen, new Case.Invented(dated, expectations)));
+    }
+
+    private Case.Proposal noted(MessageView seen, Case.Proposal proposal) {
+        found.add(new Found(seen, proposal));
+        return proposal;
     }
 
     /** One that the rule picks, that no person wrote, and that it gives no reply to. */

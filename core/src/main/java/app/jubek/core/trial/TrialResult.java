@@ -62,7 +62,11 @@ public record TrialResult(Trial trial, Decision decision, List<Expectation> unme
                 .toList();
     }
 
+    /** Of one rule alone its name needn't be said. */
     private Statement said(Outcome outcome) {
+        if (trial.rules().size() == 1) {
+            return outcome.statement();
+        }
         return TrialPhrase.RULE_SAYS.with(outcome.rule().name(), outcome.statement());
     }
 

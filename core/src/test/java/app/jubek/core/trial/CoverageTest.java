@@ -48,11 +48,11 @@ class CoverageTest {
                 new Step.Reply("", "Soon.", Duration.ofDays(7)));
         assertThat(cases(rule))
                 .containsExactly(
-                        "a near miss: all but with “permit” or “filming” in the subject",
-                        "one with “permit” in the subject, picked for that alone",
-                        "one with “filming” in the subject, picked for that alone",
-                        "a near miss: all but from anyone at school.example",
-                        "one that it leaves out: mail with “invoice” in the subject",
+                        "near miss: not with “permit” or “filming” in the subject",
+                        "only with “permit” in the subject",
+                        "only with “filming” in the subject",
+                        "near miss: not from anyone at school.example",
+                        "left out: with “invoice” in the subject",
                         "an automatic message, which gets no reply");
     }
 

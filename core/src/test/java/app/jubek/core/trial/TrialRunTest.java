@@ -66,7 +66,7 @@ class TrialRunTest {
                 .containsExactly("picked by “Photo permits”");
         TrialResult missed = of(RULE, trial("An invoice for a permit", PICKED));
         assertThat(Mails.words(missed.because()))
-                .containsExactly("“Photo permits”: left out, because it is mail with “invoice” in the subject");
+                .containsExactly("left out, because it is mail with “invoice” in the subject");
     }
 
     @Test

@@ -15,6 +15,7 @@ class PageRoutes {
         "/incoming/**",
         "/rules/**",
         "/records/**",
+        "/trials/**",
         "/address-book",
         "/agree/**",
         "/handed-on/**",

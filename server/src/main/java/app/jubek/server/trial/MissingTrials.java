@@ -64,20 +64,19 @@ class MissingTrials {
      * Keeps the messages that are proposed for some cases of a rule.
      *
      * @param keys of the cases; those that are shown meanwhile are passed over
-     * @return how many were kept
+     * @return how many were kept: one may show several cases
      */
     int keep(UUID mailbox, int days, RuleId id, Collection<String> keys, String who) {
         Looked looked = in(mailbox, days);
         Rule rule = looked.window().book().find(id).orElseThrow(Refused::notFound);
         Set<String> wanted = Set.copyOf(keys);
-        int kept = 0;
-        for (Case one : looked.coverage(rule).cases()) {
-            if (wanted.contains(one.key()) && one.proposal().isPresent()) {
-                keep(looked, one.proposal().get(), who);
-                kept++;
-            }
-        }
-        return kept;
+        List<Case.Proposal> proposals = looked.coverage(rule).cases().stream()
+                .filter(one -> wanted.contains(one.key()))
+                .flatMap(one -> one.proposal().stream())
+                .distinct()
+                .toList();
+        proposals.forEach(proposal -> keep(looked, proposal, who));
+        return proposals.size();
     }
 
     private void keep(Looked looked, Case.Proposal proposal, String who) {

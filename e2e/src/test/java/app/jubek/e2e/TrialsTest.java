@@ -1,0 +1,75 @@
+package app.jubek.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Trials kept with one click, a change that they hold back, and the deliberate way past them. */
+class TrialsTest extends Journey {
+    private static final String VISITS = "visits@ostrel-gardens.example";
+    private static final String RULE = "Stalls at the herb fair";
+
+    @Test
+    void aChangeThatMakesATrialDifferIsHeldBackSaidOnTheDeskAndTakenAsItIs() {
+        page.navigate(Demo.ADDRESS + "/rules/new");
+        type("add a value to words", "herb fair");
+        newStep("file it in a folder");
+        page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Herb fair");
+        page.getByLabel("Name of the rule").fill(RULE);
+        switchOn();
+        send("Tove Almgren <tove@letterbox.example>", VISITS, "A stall at the herb fair?", "I grow mint.");
+        assertThat(record("A stall at the herb fair?", "filed in Herb fair")).isVisible();
+
+        visit("/trials");
+        Locator rule = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(RULE));
+        rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep all 2"))
+                .click();
+        assertThat(rule.getByText("all 2 cases")).isVisible();
+        assertThat(findings(page)).as("Trials").isEmpty();
+
+        rule.getByRole(AriaRole.LINK).first().click();
+        type("add a value to words", "herb market");
+        button("Remove herb fair").click();
+        button("Save").click();
+        Locator refused =
+                page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("A trial differs"));
+        assertThat(refused.getByRole(AriaRole.LINK)).hasText("A stall at the herb fair?");
+        button("Switch on all the same").click();
+        assertThat(page.getByText("is on.").first()).isVisible();
+
+        goTo("Desk");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("1 trial differs"))
+                .click();
+        Locator trial =
+                page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The selected trial"));
+        assertThat(trial).containsText("picked by no rule");
+        assertThat(trial).containsText("it held before a change");
+        assertThat(findings(page)).as("a trial that differs").isEmpty();
+        button("Edit …").click();
+        button("Blank personal parts").click();
+        assertThat(page.getByLabel("from", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Person 1 <person1@letterbox.example>");
+        button("Save").click();
+        assertThat(page.getByText("is saved.")).isVisible();
+        button("It should be so now").click();
+        assertThat(page.getByText("0 differ")).isVisible();
+    }
+
+    @Test
+    void aLineOfTheEvidenceBecomesATrial() {
+        visit("/rules/seed-exchange");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Keep “.*” as a trial")))
+                .first()
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("The rule must pick it"))
+                .click();
+        assertThat(page.getByText("Kept as a trial: the rule must pick it.")).isVisible();
+        button("Undo").click();
+        assertThat(page.getByText("The trial is removed.")).isVisible();
+    }
+}
