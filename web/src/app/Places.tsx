@@ -69,12 +69,17 @@ function Groups({ demo, onGo }: { demo: boolean; onGo?: () => void }) {
 export function PlacesBelow({ demo }: { demo: boolean }) {
   const all = demo ? [...PLACES.flat(), OUTSIDE] : PLACES.flat();
   return (
-    <nav aria-label="Places" className="flex border-t border-line bg-sheet min-[600px]:hidden">
+    <nav
+      aria-label="Places"
+      className="flex overflow-x-auto border-t border-line bg-sheet min-[600px]:hidden"
+    >
       {all.map((place) => (
         <NavLink
           key={place.path}
           to={place.path}
-          className={({ isActive }) => `grow py-2.5 text-center ${isActive ? 'font-semibold text-moss' : ''}`}
+          className={({ isActive }) =>
+            `grow px-2 py-2.5 text-center whitespace-nowrap ${isActive ? 'font-semibold text-moss' : ''}`
+          }
         >
           {place.name}
         </NavLink>

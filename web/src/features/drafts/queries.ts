@@ -7,6 +7,8 @@ import { useMailboxId } from '../mailbox';
 export interface Begun {
   picksOut: Schemas['Criterion'];
   example?: number;
+  /** The messages that belong to it, and those that do not. */
+  examples?: { wanted: number[]; unwanted: number[] };
 }
 
 /** What is kept of a rule being made: how it was begun, or how far the workbench came with it. */
@@ -65,11 +67,21 @@ export function useDropDraft() {
 /** Begins a rule from criteria and gives its id, under which the workbench opens it. */
 export function useBeginRule() {
   const keep = useKeepDraft();
-  return async (picksOut: Schemas['Criterion'], example: number | undefined): Promise<string> => {
+  return async (
+    picksOut: Schemas['Criterion'],
+    example: number | undefined,
+    examples?: Begun['examples'],
+  ): Promise<string> => {
     const rule = crypto.randomUUID();
     await keep.mutateAsync({
       rule,
-      document: { begun: example === undefined ? { picksOut } : { picksOut, example } },
+      document: {
+        begun: {
+          picksOut,
+          ...(example === undefined ? {} : { example }),
+          ...(examples === undefined ? {} : { examples }),
+        },
+      },
     });
     return rule;
   };

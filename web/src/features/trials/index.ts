@@ -4,4 +4,4 @@ export { TrialsOfPerson } from './parts/TrialsOfPerson';
 export { TrialsRefused } from './parts/TrialsRefused';
 export { KeepAs } from './parts/KeepAs';
 export { trialsAgainst } from './model';
-export { useTrialCounts } from './queries';
+export { useKeepExamples, useTrialCounts } from './queries';

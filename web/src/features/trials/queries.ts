@@ -50,6 +50,19 @@ export function useKeepTrial() {
   });
 }
 
+/** Examples beyond this many show hardly more. */
+const MOST_EXAMPLES = 20;
+
+/** The messages that a rule was made from become its trials; one that is gone meanwhile is passed over. */
+export function useKeepExamples() {
+  const keep = useKeepTrial();
+  return (rule: string, { wanted, unwanted }: { wanted: number[]; unwanted: number[] }): void => {
+    [...wanted.map((id) => [id, true] as const), ...unwanted.map((id) => [id, false] as const)]
+      .slice(0, MOST_EXAMPLES)
+      .forEach(([message, picked]) => keep.mutate({ ruleId: rule, order: 0, message, picked }));
+  };
+}
+
 /** Keeps the messages that are proposed for some cases of a rule. */
 export function useKeepMissing() {
   const mailbox = useMailboxId();

@@ -35,6 +35,7 @@ export function SuggestedCriteria({ wanted, unwanted, open, onClose }: Props) {
           suggestions={data.suggestions}
           wanted={data.wanted}
           example={wanted[wanted.length - 1]}
+          examples={{ wanted, unwanted }}
           figures={(one) => (
             <>
               picks {one.takes} of the {counted(data.wanted, 'example')}

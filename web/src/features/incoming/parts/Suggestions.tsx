@@ -14,14 +14,16 @@ interface Props {
   figures: (suggestion: Schemas['SuggestionView']) => ReactNode;
   /** The message that a rule from them begins with. */
   example: number | undefined;
+  /** They become its trials once it is saved. */
+  examples?: { wanted: number[]; unwanted: number[] };
 }
 
 /** Suggested criteria, the best first; one of them becomes a rule. */
-export function Suggestions({ suggestions, wanted, figures, example }: Props) {
+export function Suggestions({ suggestions, wanted, figures, example, examples }: Props) {
   const begin = useBeginRule();
   const navigate = useNavigate();
   const take = (suggestion: Schemas['SuggestionView']) =>
-    void begin(suggestion.picksOut, example).then((id) => navigate(`/rules/${id}`));
+    void begin(suggestion.picksOut, example, examples).then((id) => navigate(`/rules/${id}`));
   return (
     <ol className="grid gap-3">
       {suggestions.map((suggestion, i) => (

@@ -7,6 +7,7 @@ import { item, type Criterion } from '../../criteria';
 import { useDrafts, useDropDraft, useKeepDraft, type KeptDraft } from '../../drafts';
 import { useMailbox } from '../../mailbox';
 import { useRuleBook, type Rule } from '../../rules';
+import { useKeepExamples } from '../../trials';
 import { ask, begunDraft, draftOf, letterFor, newDraft, trustingForm, type Draft } from '../model';
 import { useEvidence, type Counter } from '../queries';
 import { EvidencePanel } from './evidence/EvidencePanel';
@@ -89,6 +90,7 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
   const sample = written ?? letterFor(draft, mailbox.address, evidence.data?.example?.message);
   const drop = useDropDraft();
   const leave = useKept(draft, begin, kept);
+  const keepExamples = useKeepExamples();
   const leaveOut = (criterion: Criterion) =>
     setDraft({ ...draft, leavesOut: [...draft.leavesOut, item(criterion)] });
   return (
@@ -154,6 +156,9 @@ function Bench({ begin: opened, kept, changed, rules, mailbox }: BenchProps) {
         onChange={setDraft}
         difference={evidence.data?.difference}
         onSaved={() => {
+          if (isNew && kept?.begun?.examples) {
+            keepExamples(draft.id, kept.begun.examples);
+          }
           leave();
           drop.mutate(draft.id);
         }}

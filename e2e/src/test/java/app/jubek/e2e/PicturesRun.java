@@ -141,9 +141,11 @@ class PicturesRun extends Journey {
             page.getByText("kept for “" + rule).waitFor();
         }
         visit("/rules/photo-permits");
-        type("add a value to words", "photograph");
+        type("add a value to words", "photo shoot");
+        button("Remove permit").click();
         button("Save").click();
-        settled();
+        button("Switch on all the same").click();
+        page.getByText("is on.").first().waitFor();
         visit("/trials");
         picture("trials");
     }
