@@ -3,5 +3,6 @@ export { TrialsOfRule } from './parts/TrialsOfRule';
 export { TrialsOfPerson } from './parts/TrialsOfPerson';
 export { TrialsRefused } from './parts/TrialsRefused';
 export { KeepAs } from './parts/KeepAs';
-export { trialsAgainst } from './model';
-export { useKeepExamples, useTrialCounts } from './queries';
+export { Squares } from './parts/Squares';
+export { squaresOf, trialsAgainst, type RuleTrials } from './model';
+export { useKeepExamples, useTrialCounts, useTrials } from './queries';

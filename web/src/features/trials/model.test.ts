@@ -4,6 +4,7 @@ import {
   inShort,
   marksOf,
   messagesProposed,
+  mostUrgentFirst,
   squaresOf,
   standing,
   type Trial,
@@ -46,6 +47,11 @@ describe('the trials of a rule', () => {
   it('has one square for each case', () => {
     expect(squaresOf(rule)).toEqual(['holds', 'differs', 'missing', 'missing']);
     expect(coverageInWords(rule)).toBe('2 of 4 cases');
+  });
+
+  it('comes first where one differs', () => {
+    const fine = { ...rule, rule: 'fine', trials: [TRIAL] };
+    expect(mostUrgentFirst([fine, rule]).map((of) => of.rule)).toEqual(['permits', 'fine']);
   });
 
   it('counts a message once that is proposed for several cases', () => {

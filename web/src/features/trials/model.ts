@@ -16,6 +16,12 @@ export function squaresOf({ cases, trials }: RuleTrials): Square[] {
   );
 }
 
+/** Those with trials that differ first, else in their order. */
+export function mostUrgentFirst(rules: RuleTrials[]): RuleTrials[] {
+  const differs = (of: RuleTrials) => of.trials.some((trial) => !trial.holds);
+  return [...rules.filter(differs), ...rules.filter((of) => !differs(of))];
+}
+
 export function coverageInWords(of: RuleTrials): string {
   const shown = of.cases.filter((one) => one.shownBy !== undefined).length;
   if (of.cases.length === 0) {

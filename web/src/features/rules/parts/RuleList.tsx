@@ -13,7 +13,7 @@ import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '..
 import { useDestinations, waitedFor } from '../../destinations';
 import { LoopRefused, loopOf, WhereMailGoes } from '../../loops';
 import { useToday } from '../../mailbox';
-import { TrialsRefused, trialsAgainst } from '../../trials';
+import { TrialsRefused, trialsAgainst, useTrials } from '../../trials';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
@@ -73,6 +73,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const names = useTemplateNames();
   const destinations = useDestinations().data ?? [];
   const today = useToday();
+  const trials = useTrials().data;
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
   const shown = rules.filter((rule) =>
@@ -179,6 +180,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
                     sentence={sentences.get(rule.id) ?? ''}
                     picked={picked.get(rule.id)}
                     selected={rule.id === chosen?.id}
+                    trials={trials?.rules.find((one) => one.rule === rule.id)}
                     findings={findings.filter((finding) => finding.rule === rule.id).length}
                     waits={waitedFor(rule, destinations)
                       .map((one) => one.address)

@@ -5,6 +5,7 @@ import { Toggle } from '../../../ui/Toggle';
 import type { RowActs } from '../acts';
 import { happenings, type Rule } from '../model';
 import { stateInWords } from '../state';
+import { Squares, squaresOf, type RuleTrials } from '../../trials';
 
 interface Props {
   rule: Rule;
@@ -15,6 +16,8 @@ interface Props {
   findings: number;
   /** Addresses outside that have not agreed; empty for none. */
   waits: string;
+  /** Unknown until they were run. */
+  trials: RuleTrials | undefined;
   /** As 2026-11-26. */
   today: string;
   acts: RowActs;
@@ -68,6 +71,11 @@ export const RuleRow = memo(function RuleRow(props: Props) {
       <span role="gridcell" className="min-w-0">
         <span className="block truncate font-semibold">
           {rule.name}
+          {props.trials && props.trials.trials.length > 0 && (
+            <span className="ml-2">
+              <Squares of={squaresOf(props.trials)} />
+            </span>
+          )}
           {props.findings > 0 && (
             <span className="ml-2 rounded border border-dashed border-line2 px-1 text-[12.5px] font-normal text-ink2">
               {props.findings === 1 ? 'worth a look' : `${props.findings} worth a look`}

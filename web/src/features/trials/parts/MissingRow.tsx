@@ -31,9 +31,7 @@ export function MissingRow({ one, busy, onKeep }: Props) {
             </span>
           </Button>
         ) : (
-          <span className="block truncate text-sm text-ink2">
-            no past message shows it: write a sample message
-          </span>
+          <span className="block truncate text-sm text-ink2">no past message shows it: write one</span>
         )}
       </span>
     </div>

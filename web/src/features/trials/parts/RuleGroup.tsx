@@ -12,6 +12,7 @@ import { useKeepMissing } from '../queries';
 import { MissingRow } from './MissingRow';
 import { Squares } from './Squares';
 import { TrialRow } from './TrialRow';
+import { WriteTrial } from './WriteTrial';
 
 const SHOWN = 6;
 /** One more would take no less room than saying that there is one. */
@@ -27,6 +28,7 @@ interface Props {
 export function RuleGroup({ of, chosen, onChoose }: Props) {
   const [all, setAll] = useState(false);
   const [allMissing, setAllMissing] = useState(false);
+  const [writing, setWriting] = useState(false);
   const keep = useKeepMissing();
   const { tell } = useDone();
   const missing = of.cases.filter((one) => one.shownBy === undefined);
@@ -66,8 +68,12 @@ export function RuleGroup({ of, chosen, onChoose }: Props) {
             Keep all {many}
           </Button>
         )}
+        <Button small look="quiet" onClick={() => setWriting(true)}>
+          Write one …
+        </Button>
       </div>
       {keep.isError && <Trouble text={problemText(keep.error)} />}
+      {writing && <WriteTrial rule={of.rule} name={of.name} onClose={() => setWriting(false)} />}
       {shown.map((trial) => (
         <TrialRow key={trial.id} trial={trial} chosen={trial.id === chosen} onChoose={onChoose} />
       ))}

@@ -7,6 +7,7 @@ import { count, counted } from '../../../lib/numbers';
 import { Sheet } from '../../../ui/Sheet';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { useMatches } from '../../../ui/useMatches';
+import { mostUrgentFirst } from '../model';
 import { useTrials } from '../queries';
 import { OneTrial } from './OneTrial';
 import { OtherTrials } from './OtherTrials';
@@ -65,7 +66,7 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
           </Empty>
         )}
         <div ref={list} className="grid gap-3">
-          {view.rules.map((one) => (
+          {mostUrgentFirst(view.rules).map((one) => (
             <RuleGroup key={one.rule} of={one} chosen={chosen?.id} onChoose={choose} />
           ))}
           <OtherTrials trials={view.others} chosen={chosen?.id} onChoose={choose} />

@@ -127,9 +127,14 @@ public final class MadeUp {
     private void hit(AddressCriterion criterion) {
         String value = criterion.values().get(value(criterion));
         String address = criterion.how() == AddressCriterion.AddressMatch.IS ? value : "somebody@" + value;
-        switch (criterion.part()) {
-            case SENDER, RETURN_PATH, ANY -> from = address;
-            case RECIPIENT, TO, CC, DELIVERED_TO -> to = address;
+        boolean ofSender = switch (criterion.part()) {
+            case SENDER, RETURN_PATH, ANY -> true;
+            case RECIPIENT, TO, CC, DELIVERED_TO -> false;
+        };
+        if (ofSender) {
+            from = address;
+        } else {
+            to = address;
         }
     }
 
