@@ -1131,7 +1131,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["missingTrials"];
         put?: never;
         post: operations["keepMissing"];
         delete?: never;
@@ -4908,9 +4908,7 @@ export interface operations {
     };
     trials: {
         parameters: {
-            query?: {
-                days?: number;
-            };
+            query?: never;
             header?: never;
             path: {
                 mailbox: string;
@@ -5018,6 +5016,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TrialsTaken"];
+                };
+            };
+        };
+    };
+    missingTrials: {
+        parameters: {
+            query: {
+                rule: string;
+                days?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CaseView"][];
                 };
             };
         };

@@ -27,15 +27,27 @@ interface Shown {
   document: RuleBook;
 }
 
+/** How rules are saved, other than from the version that is shown. */
+interface SavingOf {
+  base?: number;
+  despiteTrials?: boolean;
+}
+
+export type Saving = ReturnType<typeof useSaving>;
+
 /** Saves changed rules and says so, with a way back. */
 export function useSaving({ version, document }: Shown) {
   const saving = useSaveRuleBook();
   const { tell } = useDone();
   const { mutate } = saving;
   const acts = useMemo(() => {
-    const saveBook = (changed: RuleBook, what: string, despiteTrials = false) =>
+    const saveBook = (changed: RuleBook, what: string, of: SavingOf = {}) =>
       mutate(
-        { baseVersion: version, document: changed, despiteTrials },
+        {
+          baseVersion: of.base ?? version,
+          document: changed,
+          despiteTrials: of.despiteTrials ?? false,
+        },
         {
           onSuccess: (saved) =>
             tell({
@@ -51,7 +63,7 @@ export function useSaving({ version, document }: Shown) {
     const save = (rules: Rule[], what: string) => saveBook(withRules(document, rules), what);
     return { save, saveBook };
   }, [mutate, tell, version, document]);
-  return { ...acts, error: saving.error, refused: saving.variables?.document, settle: saving.reset };
+  return { ...acts, error: saving.error, refused: saving.variables };
 }
 
 /** The acts stay the same until the rules change, so that rows that did not change are left alone. */
@@ -60,7 +72,8 @@ export function useRowActs(
   select: (id: string) => void,
   onMoved: (rule: Rule, order: number) => void,
 ) {
-  const { save, error: savingError, refused, settle } = useSaving(shown);
+  const saving = useSaving(shown);
+  const { save } = saving;
   const rehearsal = useRehearsal();
   const { mutate: rehearse } = rehearsal;
   const [asked, setAsked] = useState<AskedMove>();
@@ -100,12 +113,5 @@ export function useRowActs(
       },
     };
   }, [document, save, rehearse, navigate, select, onMoved]);
-  return {
-    acts,
-    asked,
-    answered: () => setAsked(undefined),
-    error: savingError ?? rehearsal.error,
-    refused,
-    settle,
-  };
+  return { acts, asked, answered: () => setAsked(undefined), error: rehearsal.error, saving };
 }

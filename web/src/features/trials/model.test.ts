@@ -55,7 +55,7 @@ describe('the trials of a rule', () => {
   });
 
   it('counts a message once that is proposed for several cases', () => {
-    expect(messagesProposed(rule)).toBe(1);
+    expect(messagesProposed(rule.cases)).toBe(1);
   });
 });
 

@@ -31,14 +31,14 @@ export function coverageInWords(of: RuleTrials): string {
 }
 
 /** The cases that a message is proposed for. */
-export function proposed(of: RuleTrials): Case[] {
-  return of.cases.filter((one) => one.proposal !== undefined);
+export function proposed(cases: Case[]): Case[] {
+  return cases.filter((one) => one.proposal !== undefined);
 }
 
 /** How many messages are proposed: one may show several cases. */
-export function messagesProposed(of: RuleTrials): number {
+export function messagesProposed(cases: Case[]): number {
   return new Set(
-    proposed(of).map((one) => {
+    proposed(cases).map((one) => {
       const { madeUp, from, subject, at } = one.proposal!;
       return JSON.stringify([madeUp, from, subject, at]);
     }),

@@ -1,18 +1,32 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
 import { upload } from '../../api/upload';
 import { useEvidenceDays, useMailboxId } from '../mailbox';
 
-/** All trials with what they come to, and the cases that none shows. */
-export function useTrials(wanted = true) {
+/** All trials with what they come to, and the cases of each rule that they show. */
+export function useTrials() {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.trials(mailbox, 'all'),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/trials', { params: { path: { mailbox } } })),
+  });
+}
+
+/** The cases of one rule, with a message for each that no trial shows. */
+export function useMissing(rule: string, wanted: boolean) {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useQuery({
-    queryKey: keys.trials(mailbox, 'all', days),
+    queryKey: keys.trials(mailbox, 'missing', rule, days),
     enabled: wanted,
+    placeholderData: keepPreviousData,
     queryFn: () =>
-      unwrap(api.GET('/api/mailboxes/{mailbox}/trials', { params: { path: { mailbox }, query: { days } } })),
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/trials/missing', {
+          params: { path: { mailbox }, query: { rule, days } },
+        }),
+      ),
   });
 }
 

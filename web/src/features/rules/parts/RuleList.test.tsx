@@ -22,6 +22,7 @@ const rule = (id: string, more = {}) => ({
 let saved: { baseVersion: number; document: { rules: { id: string; on: boolean }[] } }[] = [];
 let line: DoneLine | undefined;
 let refused = false;
+let held = false;
 let destinations: unknown[] = [];
 let changed = 0;
 let rules: ReturnType<typeof rule>[] = [];
@@ -37,6 +38,7 @@ beforeEach(() => {
   changed = 0;
   destinations = [];
   refused = false;
+  held = false;
   rules = [rule('alarms'), rule('schools', { on: false })];
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.url.endsWith('/templates')) {
@@ -58,6 +60,14 @@ beforeEach(() => {
       const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };
       const examples = changed > 0 ? [{ message, before: ['alarms'], after: ['schools', 'alarms'] }] : [];
       return answer({ messages: 100, changed, examples });
+    }
+    if (request.method === 'PUT' && held) {
+      const saving = await request.json();
+      if (!saving.despiteTrials) {
+        return answer({ detail: 'A trial differs: “Frost”.', trials: [{ id: 't', name: 'Frost' }] }, 422);
+      }
+      saved.push(saving);
+      return answer({ version: saving.baseVersion + 1, document: saving.document, readBack: [] });
     }
     if (request.method === 'PUT' && refused) {
       return answer({ detail: 'The rules were changed meanwhile by Bo.' }, 409);
@@ -156,7 +166,19 @@ test('without rules it says what to do first', async () => {
 test('a switch that is refused, as the rules were changed meanwhile, says so', async () => {
   refused = true;
   fireEvent.keyDown(await ruleList(), { key: ' ' });
+
   expect(await screen.findByText('The rules were changed meanwhile by Bo.')).toBeInTheDocument();
+});
+
+test('a switch that trials hold back names them, and is made all the same when a person says so', async () => {
+  held = true;
+  fireEvent.keyDown(await ruleList(), { key: ' ' });
+  expect(await screen.findByRole('link', { name: 'Frost' })).toHaveAttribute('href', '/trials?trial=t');
+  expect(saved).toEqual([]);
+  fireEvent.click(screen.getByRole('button', { name: 'Switch on all the same' }));
+  await waitFor(() => expect(saved).toHaveLength(1));
+  expect(saved[0]).toMatchObject({ baseVersion: 4, despiteTrials: true });
+  await waitFor(() => expect(screen.queryByRole('link', { name: 'Frost' })).toBeNull());
 });
 
 test('with a filter on, a rule that was moved keeps the focus', async () => {

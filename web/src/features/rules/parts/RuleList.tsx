@@ -11,12 +11,13 @@ import { useRowActs, useSaving } from '../acts';
 import { copied, copiedFor, stream, templatesOf, type Rule } from '../model';
 import { useCourseFigures, useRemedy, useReview, useRuleBook, useUses } from '../queries';
 import { useDestinations, waitedFor } from '../../destinations';
-import { LoopRefused, loopOf, WhereMailGoes } from '../../loops';
+import { WhereMailGoes } from '../../loops';
 import { useToday } from '../../mailbox';
-import { TrialsRefused, trialsAgainst, useTrials } from '../../trials';
+import { useTrials } from '../../trials';
 import { RuleRow } from './RuleRow';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
+import { NotSaved } from './NotSaved';
 import { RuleAside } from './RuleAside';
 import { Stream } from './Stream';
 
@@ -51,7 +52,8 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const [filter, setFilter] = useState('');
   const [history, setHistory] = useState(false);
   const list = useRef<HTMLDivElement>(null);
-  const { save, saveBook, error } = useSaving(book);
+  const saving = useSaving(book);
+  const { save, saveBook } = saving;
   const rules = document.rules;
   const onMoved = useCallback(
     (rule: Rule, order: number) => {
@@ -112,26 +114,10 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
           </Button>
         </div>
         <div className="mx-4 mb-2 grid gap-2">
-          {moving.error &&
-            (trialsAgainst(moving.error).length > 0 && moving.refused ? (
-              <TrialsRefused
-                problem={moving.error}
-                onAnyway={() => {
-                  saveBook(moving.refused!, 'The rules are saved, though trials differ.', true);
-                  moving.settle();
-                }}
-              />
-            ) : loopOf(moving.error) && moving.refused ? (
-              <LoopRefused
-                problem={moving.error}
-                document={moving.refused}
-                onRemedy={(mended) => saveBook(mended, 'The rules are saved, with that mail left out.')}
-              />
-            ) : (
-              <Trouble text={problemText(moving.error)} />
-            ))}
+          <NotSaved saving={moving.saving} />
+          <NotSaved saving={saving} />
+          {moving.error && <Trouble text={problemText(moving.error)} />}
           {remedy.error && <Trouble text={problemText(remedy.error)} />}
-          {error && <Trouble text={problemText(error)} />}
           {figures.isError && (
             <Trouble text={problemText(figures.error)} onRetry={() => void figures.refetch()} />
           )}

@@ -4,12 +4,14 @@ import type { Case } from '../model';
 
 interface Props {
   one: Case;
+  /** Whether a message for it is still being looked for. */
+  looking: boolean;
   busy: boolean;
   onKeep: () => void;
 }
 
 /** A case that no trial shows, with a message that would. */
-export function MissingRow({ one, busy, onKeep }: Props) {
+export function MissingRow({ one, looking, busy, onKeep }: Props) {
   const { proposal } = one;
   return (
     <div className="grid grid-cols-[74px_minmax(0,1fr)] items-center gap-x-2.5 gap-y-1 border-b border-line bg-ground px-3 py-1.5 text-[13.5px] last:border-b-0 columns:grid-cols-[74px_minmax(0,1fr)_minmax(0,250px)]">
@@ -31,7 +33,9 @@ export function MissingRow({ one, busy, onKeep }: Props) {
             </span>
           </Button>
         ) : (
-          <span className="block truncate text-sm text-ink2">no past message shows it: write one</span>
+          <span className="block truncate text-sm text-ink2">
+            {looking ? 'looking for a message …' : 'no past message shows it: write one'}
+          </span>
         )}
       </span>
     </div>

@@ -8,7 +8,7 @@ import { Trouble } from '../../../ui/States';
 import { useDone } from '../../mailbox';
 import { happeningOf, useRuleBook } from '../../rules';
 import { coverageInWords, messagesProposed, proposed, squaresOf, type RuleTrials } from '../model';
-import { useKeepMissing } from '../queries';
+import { useKeepMissing, useMissing } from '../queries';
 import { MissingRow } from './MissingRow';
 import { Squares } from './Squares';
 import { TrialRow } from './TrialRow';
@@ -20,23 +20,29 @@ const MISSING_SHOWN = 4;
 
 interface Props {
   of: RuleTrials;
+  /** Whether its cases are shown without being asked for. */
+  begunOpen: boolean;
   chosen: string | undefined;
   onChoose: (trial: string) => void;
 }
 
 /** The trials of one rule, what of it they show, and what is missing. */
-export function RuleGroup({ of, chosen, onChoose }: Props) {
+export function RuleGroup({ of, begunOpen, chosen, onChoose }: Props) {
   const [all, setAll] = useState(false);
   const [allMissing, setAllMissing] = useState(false);
   const [writing, setWriting] = useState(false);
   const keep = useKeepMissing();
   const { tell } = useDone();
-  const missing = of.cases.filter((one) => one.shownBy === undefined);
+  const [open, setOpen] = useState(begunOpen || of.trials.length > 0);
+  const lacks = of.cases.some((one) => one.shownBy === undefined);
+  const looked = useMissing(of.rule, open && lacks);
+  const cases = looked.data ?? of.cases;
+  const missing = lacks ? cases.filter((one) => one.shownBy === undefined) : [];
   const few = of.trials.length <= SHOWN || all;
   const shown = few
     ? of.trials
     : of.trials.filter((trial, i) => i < SHOWN || !trial.holds || trial.id === chosen);
-  const many = messagesProposed(of);
+  const many = messagesProposed(missing);
   const keepCases = (cases: string[]) =>
     keep.mutate(
       { rule: of.rule, cases },
@@ -63,9 +69,14 @@ export function RuleGroup({ of, chosen, onChoose }: Props) {
             small
             look="quiet"
             disabled={keep.isPending}
-            onClick={() => keepCases(proposed(of).map((one) => one.key))}
+            onClick={() => keepCases(proposed(missing).map((one) => one.key))}
           >
             Keep all {many}
+          </Button>
+        )}
+        {!open && (
+          <Button small look="quiet" onClick={() => setOpen(true)}>
+            Show its cases
           </Button>
         )}
         <Button small look="quiet" onClick={() => setWriting(true)}>
@@ -73,6 +84,7 @@ export function RuleGroup({ of, chosen, onChoose }: Props) {
         </Button>
       </div>
       {keep.isError && <Trouble text={problemText(keep.error)} />}
+      {looked.isError && <Trouble text={problemText(looked.error)} onRetry={() => void looked.refetch()} />}
       {writing && <WriteTrial rule={of.rule} name={of.name} onClose={() => setWriting(false)} />}
       {shown.map((trial) => (
         <TrialRow key={trial.id} trial={trial} chosen={trial.id === chosen} onChoose={onChoose} />
@@ -80,10 +92,19 @@ export function RuleGroup({ of, chosen, onChoose }: Props) {
       {shown.length < of.trials.length && (
         <More words={`${of.trials.length - shown.length} more`} onMore={() => setAll(true)} />
       )}
-      {missing.slice(0, allMissing ? undefined : MISSING_SHOWN).map((one) => (
-        <MissingRow key={one.key} one={one} busy={keep.isPending} onKeep={() => keepCases([one.key])} />
-      ))}
-      {!allMissing && missing.length > MISSING_SHOWN && (
+      {open &&
+        missing
+          .slice(0, allMissing ? undefined : MISSING_SHOWN)
+          .map((one) => (
+            <MissingRow
+              key={one.key}
+              one={one}
+              looking={looked.isPending}
+              busy={keep.isPending}
+              onKeep={() => keepCases([one.key])}
+            />
+          ))}
+      {open && !allMissing && missing.length > MISSING_SHOWN && (
         <More words={`${missing.length - MISSING_SHOWN} more missing`} onMore={() => setAllMissing(true)} />
       )}
     </section>

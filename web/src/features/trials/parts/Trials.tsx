@@ -14,6 +14,8 @@ import { OtherTrials } from './OtherTrials';
 import { RuleGroup } from './RuleGroup';
 import { TrialFiles } from './TrialFiles';
 
+/** Of so many rules the cases are shown without being asked for. */
+const FEW = 20;
 const BESIDE = '(min-width: 1100px)';
 
 /** Every trial with what it comes to, by rule, and the cases that none shows. */
@@ -67,7 +69,13 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
         )}
         <div ref={list} className="grid gap-3">
           {mostUrgentFirst(view.rules).map((one) => (
-            <RuleGroup key={one.rule} of={one} chosen={chosen?.id} onChoose={choose} />
+            <RuleGroup
+              key={one.rule}
+              of={one}
+              begunOpen={view.rules.length <= FEW || one.rule === rule}
+              chosen={chosen?.id}
+              onChoose={choose}
+            />
           ))}
           <OtherTrials trials={view.others} chosen={chosen?.id} onChoose={choose} />
         </div>

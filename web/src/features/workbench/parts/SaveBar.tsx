@@ -123,7 +123,7 @@ export function SaveBar(props: Props) {
         <span className="grow text-sm text-ink2" role="status">
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
         </span>
-        {!isNew && <TrialsOfRule rule={draft.id} />}
+        {!isNew && !saving.isError && <TrialsOfRule rule={draft.id} />}
         {begin !== draft && <Discard isNew={isNew} onYes={onDrop} />}
         <Button
           disabled={!now || !asked || unfinished.length > 0 || saving.isPending}

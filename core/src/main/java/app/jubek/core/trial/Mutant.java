@@ -3,6 +3,8 @@ package app.jubek.core.trial;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.sample.MadeUp;
+import app.jubek.core.schedule.Opening;
+import app.jubek.core.view.MessageView;
 import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.util.List;
@@ -28,6 +30,18 @@ record Mutant(
     Mutant {
         wishes = List.copyOf(wishes);
         at = List.copyOf(at);
+    }
+
+    /** Whether the rule and this one judge a message differently. */
+    boolean isToldFrom(Rule rule, MessageView seen, Opening opening) {
+        return picks(rule, seen, opening) != picks(changed, seen, opening);
+    }
+
+    /** Whether a rule by itself picks a message when it comes in. */
+    static boolean picks(Rule rule, MessageView seen, Opening opening) {
+        return rule.picksOut().holds(seen)
+                && !rule.leavesOut().holds(seen)
+                && rule.schedule().isActive(seen.context().received(), opening);
     }
 
     static Rule picking(Rule rule, Criterion picksOut) {

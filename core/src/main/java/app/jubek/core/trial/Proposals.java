@@ -2,7 +2,6 @@ package app.jubek.core.trial;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.criteria.Searchable;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
@@ -26,7 +25,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Finds messages that tell a rule from its mutants: among past mail, or made up. */
-final class Proposals {
+final class Proposals implements Finder {
     private static final int LOOKED_AT = 40;
     private static final int NEAR_AMONG = 300;
     private static final int VARIANTS = 8;
@@ -55,20 +54,13 @@ final class Proposals {
         return holding;
     }
 
-    /** Whether the rule and the mutant judge a message differently. */
-    boolean tellsApart(Mutant mutant, MessageView seen) {
-        Instant received = seen.context().received();
-        return picks(rule, seen, received) != picks(mutant.changed(), seen, received);
-    }
-
-    private boolean picks(Rule judging, Searchable seen, Instant received) {
-        return judging.picksOut().holds(seen)
-                && !judging.leavesOut().holds(seen)
-                && judging.schedule().isActive(received, at.opening());
+    private boolean tellsApart(Mutant mutant, MessageView seen) {
+        return mutant.isToldFrom(rule, seen, at.opening());
     }
 
     /** One that shows another case already, so that few show all; else a real one, else a made-up one. */
-    Optional<Case.Proposal> proposal(Mutant mutant) {
+    @Override
+    public Optional<Case.Proposal> proposal(Mutant mutant) {
         return Stream.of(again(mutant), real(mutant), madeUp(mutant))
                 .flatMap(proposals -> proposals)
                 .findFirst();
@@ -121,7 +113,7 @@ final class Proposals {
                 Engine.decide(seen, at.of(seen.context()), book.fence().holds(seen), trace);
         boolean reached =
                 trace.picking().stream().anyMatch(picking -> picking.id().equals(rule.id()));
-        return reached == picks(rule, seen, received)
+        return reached == Mutant.picks(rule, seen, at.opening())
                 ? Optional.of(Expectation.asDecided(rule.id(), decision))
                 : Optional.empty();
     }
@@ -162,9 +154,10 @@ final class Proposals {
     }
 
     /** One that the rule picks, that no person wrote, and that it gives no reply to. */
-    Optional<Case.Proposal> automatic() {
+    @Override
+    public Optional<Case.Proposal> automatic() {
         List<Instant> whenActive = new Days(rule, at.opening(), at.now()).whenActive();
-        Predicate<MessageView> shows = seen -> picks(rule, seen, seen.context().received())
+        Predicate<MessageView> shows = seen -> Mutant.picks(rule, seen, at.opening())
                 && !seen.message().sentBy().contains(SentBy.PERSON);
         Stream<Case.Proposal> real = newest(picked).flatMap(message -> judged(message, whenActive, shows).stream());
         Stream<Case.Proposal> made = Stream.of(MadeUp.meeting(rule.picksOut()))

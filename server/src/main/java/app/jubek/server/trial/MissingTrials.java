@@ -3,13 +3,16 @@ package app.jubek.server.trial;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.trial.Case;
 import app.jubek.core.trial.Coverage;
 import app.jubek.core.trial.Trial;
+import app.jubek.core.trial.TrialResult;
 import app.jubek.formats.trial.WrittenTrial;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.intake.Messages;
+import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
 import java.util.Collection;
@@ -28,13 +31,35 @@ class MissingTrials {
     private final PastMail pastMail;
     private final AddressBooks people;
     private final Messages messages;
+    private final Mailboxes mailboxes;
 
-    MissingTrials(Trials trials, TrialRuns runs, PastMail pastMail, AddressBooks people, Messages messages) {
+    MissingTrials(
+            Trials trials,
+            TrialRuns runs,
+            PastMail pastMail,
+            AddressBooks people,
+            Messages messages,
+            Mailboxes mailboxes) {
         this.trials = trials;
         this.runs = runs;
         this.pastMail = pastMail;
         this.people = people;
         this.messages = messages;
+        this.mailboxes = mailboxes;
+    }
+
+    /** What the trials of each rule show, in the order of the rules. */
+    List<Coverage> covered(UUID mailbox, RuleBook book) {
+        List<Trial> kept = kept(mailbox);
+        DecisionContext at = runs.context(mailboxes.find(mailbox), people.of(mailbox));
+        return book.rules().stream().map(rule -> Coverage.of(rule, kept, at)).toList();
+    }
+
+    private List<Trial> kept(UUID mailbox) {
+        return runs.current(mailbox).tried().stream()
+                .flatMap(tried -> tried.result().stream())
+                .map(TrialResult::trial)
+                .toList();
     }
 
     /**
@@ -42,16 +67,16 @@ class MissingTrials {
      */
     Looked in(UUID mailbox, int days) {
         PastMail.Window window = pastMail.window(mailbox, days);
-        List<Trial> kept = runs.current(mailbox).tried().stream()
-                .flatMap(tried -> tried.result().stream())
-                .map(result -> result.trial())
-                .toList();
-        return new Looked(window, kept, runs.context(window.mailbox(), people.of(mailbox)));
+        return new Looked(window, kept(mailbox), runs.context(window.mailbox(), people.of(mailbox)));
     }
 
     /** Past mail and the trials of one moment. */
     record Looked(PastMail.Window window, List<Trial> kept, DecisionContext at) {
-        Coverage coverage(Rule rule) {
+        /**
+         * @throws Refused as not found
+         */
+        Coverage coverage(RuleId id) {
+            Rule rule = window.book().find(id).orElseThrow(Refused::notFound);
             return Coverage.of(window.book(), rule, kept, window.past(), at);
         }
 
@@ -68,9 +93,8 @@ class MissingTrials {
      */
     int keep(UUID mailbox, int days, RuleId id, Collection<String> keys, String who) {
         Looked looked = in(mailbox, days);
-        Rule rule = looked.window().book().find(id).orElseThrow(Refused::notFound);
         Set<String> wanted = Set.copyOf(keys);
-        List<Case.Proposal> proposals = looked.coverage(rule).cases().stream()
+        List<Case.Proposal> proposals = looked.coverage(id).cases().stream()
                 .filter(one -> wanted.contains(one.key()))
                 .flatMap(one -> one.proposal().stream())
                 .distinct()

@@ -1,6 +1,7 @@
 package app.jubek.server.trial;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.Trait;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.rule.RuleBook;
@@ -22,6 +23,7 @@ import app.jubek.server.template.Templates;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -76,38 +78,40 @@ class TrialController {
             List<TrialViews.RuleTrials> rules,
             List<TrialViews.TrialLine> others) {}
 
-    /** All of them with what they come to, and the cases of each rule that none shows. */
+    /** All of them with what they come to, and the cases of each rule; no messages are proposed here. */
     @GetMapping("/api/mailboxes/{mailbox}/trials")
-    TrialsView trials(@Allowed UUID mailbox, @RequestParam(defaultValue = "90") int days) {
+    TrialsView trials(@Allowed UUID mailbox) {
         TrialRuns.Run run = runs.current(mailbox);
-        MissingTrials.Looked looked = missing.in(mailbox, days);
-        RuleBook book = looked.window().book();
+        RuleBook book = books.current(mailbox).book();
         Names names = names(mailbox, book);
         List<TrialViews.TrialLine> lines =
                 run.tried().stream().map(tried -> TrialViews.line(tried, names)).toList();
+        Map<String, List<TrialViews.TrialLine>> byRule = lines.stream()
+                .filter(line -> line.rule().isPresent())
+                .collect(Collectors.groupingBy(line -> line.rule().orElseThrow()));
         return new TrialsView(
                 run.at(),
                 lines.size(),
                 (int) run.differing(),
-                book.rules().stream()
-                        .map(rule -> new TrialViews.RuleTrials(
-                                rule.id().value(),
-                                rule.name(),
-                                rule.on(),
-                                lines.stream()
-                                        .filter(line -> line.rule()
-                                                .filter(rule.id().value()::equals)
-                                                .isPresent())
-                                        .toList(),
-                                looked.coverage(rule).cases().stream()
-                                        .map(one -> TrialViews.view(one, names, looked::message))
-                                        .toList()))
+                missing.covered(mailbox, book).stream()
+                        .map(coverage -> TrialViews.rule(coverage, byRule, names))
                         .toList(),
                 lines.stream()
                         .filter(line -> line.rule()
                                 .flatMap(id -> book.find(new RuleId(id)))
                                 .isEmpty())
                         .toList());
+    }
+
+    /** The cases of a rule, with a message for each that no trial shows. */
+    @GetMapping("/api/mailboxes/{mailbox}/trials/missing")
+    List<TrialViews.CaseView> missingTrials(
+            @Allowed UUID mailbox, @RequestParam String rule, @RequestParam(defaultValue = "90") int days) {
+        MissingTrials.Looked looked = missing.in(mailbox, days);
+        Names names = names(mailbox, looked.window().book());
+        return looked.coverage(new RuleId(rule)).cases().stream()
+                .map(one -> TrialViews.view(one, names, looked::message))
+                .toList();
     }
 
     /**
@@ -213,7 +217,7 @@ class TrialController {
                 message.attachments().stream().map(file -> file.name()).toList(),
                 message.sentBy().stream()
                         .sorted()
-                        .map(by -> new app.jubek.core.criteria.Trait.Sent(by).statement())
+                        .map(by -> new Trait.Sent(by).statement())
                         .toList(),
                 tried.kept().written().conversation(),
                 making.hits(tried, book.book()),

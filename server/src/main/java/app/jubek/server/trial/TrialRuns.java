@@ -81,6 +81,15 @@ class TrialRuns {
             return basis.version();
         }
 
+        /** Whether nothing is new to whoever has seen another run. */
+        boolean saysAs(Run other) {
+            return version() == other.version() && outcomes().equals(other.outcomes());
+        }
+
+        private Map<KeptTrial, Boolean> outcomes() {
+            return tried.stream().collect(Collectors.toMap(Tried::kept, Tried::holds));
+        }
+
         long differing() {
             return tried.stream().filter(each -> !each.holds()).count();
         }
@@ -128,8 +137,11 @@ class TrialRuns {
                         .map(each -> each.kept().id())
                         .toList(),
                 basis.version());
-        last.put(mailbox, run);
-        signals.sendSoon(new Signal(Signal.Topic.TRIALS, mailbox));
+        boolean same =
+                Optional.ofNullable(last.put(mailbox, run)).filter(run::saysAs).isPresent();
+        if (!same) {
+            signals.sendSoon(new Signal(Signal.Topic.TRIALS, mailbox));
+        }
         return run;
     }
 

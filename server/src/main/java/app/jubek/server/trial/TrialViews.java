@@ -1,13 +1,16 @@
 package app.jubek.server.trial;
 
 import app.jubek.core.corpus.PastMessage;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.trial.Case;
+import app.jubek.core.trial.Coverage;
 import app.jubek.core.trial.Expectation;
 import app.jubek.core.trial.Names;
 import app.jubek.core.trial.TrialResult;
 import app.jubek.core.wording.Statement;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.LongFunction;
 
@@ -82,6 +85,21 @@ final class TrialViews {
                         .map(each -> new HappeningView(each.what(), each.against()))
                         .toList(),
                 tried.result().map(TrialResult::because).orElse(List.of()));
+    }
+
+    /**
+     * @param byRule the trials by the rule that they stand with
+     */
+    static RuleTrials rule(Coverage coverage, Map<String, List<TrialLine>> byRule, Names names) {
+        Rule rule = coverage.rule();
+        return new RuleTrials(
+                rule.id().value(),
+                rule.name(),
+                rule.on(),
+                byRule.getOrDefault(rule.id().value(), List.of()),
+                coverage.cases().stream()
+                        .map(one -> new CaseView(one.key(), one.what(), one.shownBy(), Optional.empty()))
+                        .toList());
     }
 
     static CaseView view(Case one, Names names, LongFunction<PastMessage> past) {

@@ -28,6 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Trials {
     private static final int MOST = 2_000;
     private static final int READ_AT_MOST = 4_000;
+    private static final int MOST_MEGABYTES = 10;
 
     private final TrialRepository trials;
     private final TrialContent content;
@@ -108,7 +109,7 @@ public class Trials {
     }
 
     /**
-     * @throws Refused when there are as many as may be kept
+     * @throws Refused when there are as many as may be kept, or the message is too large
      */
     @Transactional
     UUID keep(UUID mailbox, WrittenTrial written, ByteSource message, String who) {
@@ -116,6 +117,10 @@ public class Trials {
             throw Refused.conflict(
                     "This mailbox keeps " + MOST + " trials, the most that may be: remove some that show nothing more.",
                     Map.of());
+        }
+        if (message.size() > (long) MOST_MEGABYTES << 20) {
+            throw Refused.invalid(
+                    "This message is larger than " + MOST_MEGABYTES + " MB: write one like it instead.", List.of());
         }
         UUID id = UUID.randomUUID();
         trials.saveAndFlush(new TrialEntity(id, mailbox, written, people(read(message)), clock.instant(), who));
