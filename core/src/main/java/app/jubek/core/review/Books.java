@@ -1,6 +1,5 @@
 package app.jubek.core.review;
 
-import app.jubek.core.criteria.Criterion;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
@@ -32,16 +31,6 @@ final class Books {
         rules.remove(rule);
         rules.add(rules.indexOf(other), rule);
         return new RuleBook(rules, book.fence(), book.tail());
-    }
-
-    static Rule picking(Rule r, Criterion picksOut) {
-        return new Rule(
-                r.id(), r.version(), r.name(), picksOut, r.leavesOut(), r.steps(), r.ending(), r.schedule(), r.on());
-    }
-
-    static Rule leaving(Rule r, Criterion leavesOut) {
-        return new Rule(
-                r.id(), r.version(), r.name(), r.picksOut(), leavesOut, r.steps(), r.ending(), r.schedule(), r.on());
     }
 
     static Rule doing(Rule r, List<Step> steps) {

@@ -95,7 +95,7 @@ final class FromCriteria {
                     rule,
                     FindingText.EXCEPTIONS_LEAVE_OUT_ALL.with(),
                     RemedyText.REMOVE_EXCEPTIONS.with(),
-                    Books.with(book, rule, r -> Books.leaving(r, new Nothing())));
+                    Books.with(book, rule, r -> r.leavingOut(new Nothing())));
         } else if (excluded) {
             note(
                     Sort.CAN_NEVER_MATCH,
@@ -105,7 +105,7 @@ final class FromCriteria {
                     Books.with(
                             book,
                             rule,
-                            r -> Books.picking(r, new Group(Group.Quantifier.ANY, ((Group) r.picksOut()).criteria()))));
+                            r -> r.pickingOut(new Group(Group.Quantifier.ANY, ((Group) r.picksOut()).criteria()))));
         }
         return leftOut || excluded;
     }
@@ -126,8 +126,7 @@ final class FromCriteria {
                     Books.with(
                             book,
                             rule,
-                            r -> Books.leaving(
-                                    Books.picking(r, withoutCovered(r.picksOut())), withoutCovered(r.leavesOut()))));
+                            r -> r.pickingOut(withoutCovered(r.picksOut())).leavingOut(withoutCovered(r.leavesOut()))));
         }
     }
 

@@ -66,7 +66,7 @@ final class FromLoops {
         return handsOn && !answering.isEmpty()
                 ? Optional.of(new Remedy(
                         RemedyText.LEAVE_OUT_THEIR_MAIL.with(named(answering)),
-                        Books.with(book, rule, r -> Books.leaving(r, withMailOf(answering, r.leavesOut())))))
+                        Books.with(book, rule, r -> r.leavingOut(withMailOf(answering, r.leavesOut())))))
                 : Optional.empty();
     }
 

@@ -112,7 +112,7 @@ final class FromWords {
         Criterion changed = others.isEmpty()
                 ? word
                 : new Group(Group.Quantifier.ANY, List.of(new TextCriterion(test.part(), others, false), word));
-        return Books.with(book, rule, r -> Books.picking(r, r.picksOut().replacing(test, changed)));
+        return Books.with(book, rule, r -> r.pickingOut(r.picksOut().replacing(test, changed)));
     }
 
     private void denied(Rule rule, TextCriterion test, String phrase) {
@@ -136,7 +136,7 @@ final class FromWords {
                     example,
                     Optional.of(new Remedy(
                             RemedyText.LEAVE_OUT.with(words),
-                            Books.with(book, rule, r -> Books.leaving(r, withException(r.leavesOut(), exception)))))));
+                            Books.with(book, rule, r -> r.leavingOut(withException(r.leavesOut(), exception)))))));
         }
     }
 

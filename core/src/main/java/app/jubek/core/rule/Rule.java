@@ -64,6 +64,21 @@ public record Rule(
         return new Rule(id, version, name, picksOut, leavesOut, steps, ending, schedule, to);
     }
 
+    /** The rule picking other mail out. */
+    public Rule pickingOut(Criterion other) {
+        return new Rule(id, version, name, other, leavesOut, steps, ending, schedule, on);
+    }
+
+    /** The rule with other exceptions. */
+    public Rule leavingOut(Criterion other) {
+        return new Rule(id, version, name, picksOut, other, steps, ending, schedule, on);
+    }
+
+    /** The rule, active at other times. */
+    public Rule active(Schedule other) {
+        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, other, on);
+    }
+
     /** The rule with other steps. */
     public Rule doing(List<Step> others) {
         return new Rule(id, version, name, picksOut, leavesOut, others, ending, schedule, on);
@@ -71,13 +86,12 @@ public record Rule(
 
     /** The rule, active at any time. */
     public Rule always() {
-        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, Schedule.ALWAYS, on);
+        return active(Schedule.ALWAYS);
     }
 
     /** The rule, active in its hours whatever the day. */
     public Rule onAnyDay() {
-        Schedule hours = new Schedule(schedule.hours(), Period.OPEN);
-        return new Rule(id, version, name, picksOut, leavesOut, steps, ending, hours, on);
+        return active(new Schedule(schedule.hours(), Period.OPEN));
     }
 
     /** The same rule as another version of it. */

@@ -58,16 +58,7 @@ public record Addition(Rule changed, String value, Criterion to) {
 
     private static Addition added(Rule rule, SimpleCriterion failing, String value) {
         Criterion picksOut = OneValueMore.in(rule.picksOut(), failing, value);
-        Rule changed = new Rule(
-                rule.id(),
-                rule.version(),
-                rule.name(),
-                picksOut,
-                rule.leavesOut(),
-                rule.steps(),
-                rule.ending(),
-                rule.schedule(),
-                rule.on());
+        Rule changed = rule.pickingOut(picksOut);
         return new Addition(changed, value, failing);
     }
 }

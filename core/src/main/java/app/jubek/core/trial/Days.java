@@ -95,19 +95,9 @@ final class Days {
                 .filter(hour -> schedule.isActive(hour, opening) != changed.isActive(hour, opening))
                 .limit(1)
                 .toList();
-        Rule otherwise = new Rule(
-                rule.id(),
-                rule.version(),
-                rule.name(),
-                rule.picksOut(),
-                rule.leavesOut(),
-                rule.steps(),
-                rule.ending(),
-                changed,
-                rule.on());
         if (!at.isEmpty()) {
             List<MadeUp.Wish> wishes = List.of(new MadeUp.Wish(rule.picksOut(), true));
-            mutants.add(new Mutant(key, what, otherwise, wishes, Optional.empty(), at));
+            mutants.add(new Mutant(key, what, rule.active(changed), wishes, Optional.empty(), at));
         }
     }
 }

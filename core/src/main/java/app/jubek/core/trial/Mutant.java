@@ -1,6 +1,5 @@
 package app.jubek.core.trial;
 
-import app.jubek.core.criteria.Criterion;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.sample.MadeUp;
 import app.jubek.core.schedule.Opening;
@@ -42,31 +41,5 @@ record Mutant(
         return rule.picksOut().holds(seen)
                 && !rule.leavesOut().holds(seen)
                 && rule.schedule().isActive(seen.context().received(), opening);
-    }
-
-    static Rule picking(Rule rule, Criterion picksOut) {
-        return new Rule(
-                rule.id(),
-                rule.version(),
-                rule.name(),
-                picksOut,
-                rule.leavesOut(),
-                rule.steps(),
-                rule.ending(),
-                rule.schedule(),
-                rule.on());
-    }
-
-    static Rule leavingOut(Rule rule, Criterion leavesOut) {
-        return new Rule(
-                rule.id(),
-                rule.version(),
-                rule.name(),
-                rule.picksOut(),
-                leavesOut,
-                rule.steps(),
-                rule.ending(),
-                rule.schedule(),
-                rule.on());
     }
 }

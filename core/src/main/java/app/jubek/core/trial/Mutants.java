@@ -71,7 +71,7 @@ final class Mutants {
             add(
                     (nearly ? "without" : "value") + place.path() + ":" + value,
                     what,
-                    Mutant.picking(rule, root.replacing(part, now)),
+                    rule.pickingOut(root.replacing(part, now)),
                     List.of(new MadeUp.Wish(root, picked)),
                     Optional.of(new MadeUp.Aim(part, value)));
         });
@@ -94,7 +94,7 @@ final class Mutants {
 
     private Mutant mutant(String key, Statement what, Criterion picksOut, boolean picked) {
         List<MadeUp.Wish> wishes = List.of(new MadeUp.Wish(rule.picksOut(), picked));
-        return new Mutant(key, what, Mutant.picking(rule, picksOut), wishes, Optional.empty(), whenActive);
+        return new Mutant(key, what, rule.pickingOut(picksOut), wishes, Optional.empty(), whenActive);
     }
 
     private void ofExceptions() {
@@ -109,7 +109,7 @@ final class Mutants {
             add(
                     "exception" + place.path() + ":" + value + (nearly ? "-" : ""),
                     what,
-                    Mutant.leavingOut(rule, root.replacing(part, now)),
+                    rule.leavingOut(root.replacing(part, now)),
                     List.of(
                             new MadeUp.Wish(rule.picksOut(), true),
                             new MadeUp.Wish(root, !nearly && !isTurned(place, part))),

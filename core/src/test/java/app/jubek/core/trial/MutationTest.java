@@ -56,7 +56,7 @@ class MutationTest {
                 : new Schedule(Schedule.Hours.ALWAYS, new Period(Optional.of(first), Optional.of(first.plusDays(5))));
         Criterion leavesOut = random.nextBoolean() ? subject("unsubscribe") : new Nothing();
         Rule rule = Trying.rule(picksOut, schedule);
-        return Mutant.leavingOut(rule, leavesOut);
+        return rule.leavingOut(leavesOut);
     }
 
     /** Made apart from what proposes trials, so that one checks the other. */
@@ -79,7 +79,7 @@ class MutationTest {
             all.add(picking(rule, group, new Group(other, group.criteria())));
         }
         if (rule.hasExceptions()) {
-            all.add(Mutant.leavingOut(rule, new Nothing()));
+            all.add(rule.leavingOut(new Nothing()));
         }
         rule.schedule().period().first().ifPresent(first -> {
             LocalDate last = rule.schedule().period().last().orElseThrow();
@@ -92,12 +92,12 @@ class MutationTest {
     }
 
     private static Rule picking(Rule rule, Criterion old, Criterion now) {
-        return Mutant.picking(rule, rule.picksOut().replacing(old, now));
+        return rule.pickingOut(rule.picksOut().replacing(old, now));
     }
 
     private static Rule within(Rule rule, LocalDate first, LocalDate last) {
         Schedule schedule = new Schedule(Schedule.Hours.ALWAYS, new Period(Optional.of(first), Optional.of(last)));
-        return Mutant.leavingOut(Trying.rule(rule.picksOut(), schedule), rule.leavesOut());
+        return Trying.rule(rule.picksOut(), schedule).leavingOut(rule.leavesOut());
     }
 
     @Test
