@@ -6,8 +6,9 @@ import java.nio.charset.StandardCharsets;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** The command line. Exit status: 0 done, 1 a trial differs, 2 the input is at fault, 3 converted but
- * not all of it. */
+/**
+ * The command line. Exit status: 0 done, 1 a trial differs, 2 the input is at fault, 3 converted but not all of it.
+ */
 @Command(
         name = "jubek",
         description = "Decides what rules do with mail, runs trials, and carries rules from one format to another.",

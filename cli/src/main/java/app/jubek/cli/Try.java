@@ -54,6 +54,9 @@ final class Try implements Callable<Integer> {
         RuleFile file = RuleFile.read(rules);
         file.notCarried().forEach(note -> spec.commandLine().getErr().println("not carried: " + note));
         List<Trial> read = files().stream().map(this::trial).toList();
+        if (read.isEmpty()) {
+            throw new BadFile(trials, "", "there are no trials in it: NAME.eml with NAME.trial.json");
+        }
         DecisionContext at = office.context(Instant.EPOCH, false);
         List<TrialResult> results = TrialRun.of(file.book(), read, at);
         results.forEach(this::tell);
@@ -88,16 +91,24 @@ final class Try implements Callable<Integer> {
     private Trial trial(Path beside) {
         String name = beside.getFileName().toString();
         Path mail = beside.resolveSibling(name.substring(0, name.length() - END.length()) + ".eml");
+        WrittenTrial written = written(beside);
         try {
-            WrittenTrial written = TrialJson.read(Files.readString(beside));
             MessageView seen = new MessageView(
                     reading.read(Files.readAllBytes(mail)),
                     office.context(written.at(), written.conversation()).context());
             return new Trial(written.name(), seen, written.expectations());
-        } catch (FormatException wrong) {
-            throw new BadFile(beside, "", String.valueOf(wrong.getMessage()));
         } catch (IOException missing) {
             throw new BadFile(mail, "", "there is no such message that can be read");
+        }
+    }
+
+    private static WrittenTrial written(Path file) {
+        try {
+            return TrialJson.read(Files.readString(file));
+        } catch (FormatException wrong) {
+            throw new BadFile(file, "", String.valueOf(wrong.getMessage()));
+        } catch (IOException unreadable) {
+            throw new BadFile(file, "", "is no UTF-8 text that can be read");
         }
     }
 }

@@ -165,5 +165,8 @@ class JubekTest {
         Files.delete(folder.resolve("trials/one.eml"));
         assertThat(run(command)).isEqualTo(2);
         assertThat(err).contains("one.eml").contains("no such message");
+        Files.delete(folder.resolve("trials/one.trial.json"));
+        assertThat(run(command)).as("a wrong folder passes for no success").isEqualTo(2);
+        assertThat(err).contains("there are no trials in it");
     }
 }

@@ -9,6 +9,7 @@ import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.criteria.Trait;
 import app.jubek.core.criteria.TraitCriterion;
 import app.jubek.core.matching.MatchType;
+import app.jubek.core.message.SentBy;
 import java.util.List;
 import java.util.Optional;
 
@@ -119,7 +120,7 @@ public final class MadeUp {
     }
 
     private void miss(SimpleCriterion test) {
-        if (test.equals(new TraitCriterion(List.of(new Trait.Sent(app.jubek.core.message.SentBy.PERSON)), false))) {
+        if (test.equals(new TraitCriterion(List.of(new Trait.Sent(SentBy.PERSON)), false))) {
             sentBy = Optional.of(SampleMessage.SentBy.AUTOMATICALLY);
         }
     }
