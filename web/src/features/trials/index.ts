@@ -4,5 +4,5 @@ export { TrialsOfPerson } from './parts/TrialsOfPerson';
 export { TrialsRefused } from './parts/TrialsRefused';
 export { KeepAs } from './parts/KeepAs';
 export { Squares } from './parts/Squares';
-export { squaresOf, trialsAgainst, type RuleTrials } from './model';
+export { SENT_BY, squaresOf, trialsAgainst, type RuleTrials } from './model';
 export { useKeepExamples, useTrialCounts, useTrials } from './queries';

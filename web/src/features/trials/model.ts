@@ -6,6 +6,17 @@ export type Trial = Schemas['TrialLine'];
 export type Case = Schemas['CaseView'];
 export type RuleTrials = Schemas['RuleTrials'];
 
+/** How a message that somebody writes is sent. */
+export const SENT_BY: {
+  value: NonNullable<Schemas['SampleMessage']['sentBy']> | 'A_PERSON';
+  text: string;
+}[] = [
+  { value: 'A_PERSON', text: 'by a person' },
+  { value: 'AUTOMATICALLY', text: 'automatically' },
+  { value: 'A_LIST', text: 'through a mailing list' },
+  { value: 'MASS_MAIL', text: 'as mass mail' },
+];
+
 export type Square = 'holds' | 'differs' | 'missing';
 
 /** What the trials of a rule show, one sign for each case. */

@@ -28,6 +28,11 @@ export function EditTrial({ view, onClose }: Props) {
   const blanked = useBlanked();
   const { tell } = useDone();
   const set = (part: Partial<Schemas['TrialText']>) => setText({ ...text, ...part });
+  /** It is called by its subject, which may name somebody, too. */
+  const blank = (now: Schemas['TrialText']) => {
+    setText(now);
+    setName(view.written.subject.startsWith(name) ? now.subject : name);
+  };
   const rewritten = text !== view.written;
   const failed = change.error ?? blanked.error;
   const save = () =>
@@ -82,10 +87,7 @@ export function EditTrial({ view, onClose }: Props) {
           >
             Save
           </Button>
-          <Button
-            disabled={blanked.isPending}
-            onClick={() => blanked.mutate(line.id, { onSuccess: setText })}
-          >
+          <Button disabled={blanked.isPending} onClick={() => blanked.mutate(line.id, { onSuccess: blank })}>
             Blank personal parts
           </Button>
         </div>

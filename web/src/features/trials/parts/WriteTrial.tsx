@@ -8,16 +8,11 @@ import { TextArea, TextField } from '../../../ui/Field';
 import { Sheet } from '../../../ui/Sheet';
 import { Trouble } from '../../../ui/States';
 import { useDone, useMailbox } from '../../mailbox';
+import { SENT_BY } from '../model';
 import { useKeepTrial } from '../queries';
 
 type Sample = Schemas['SampleMessage'];
 
-const SENT_BY: { value: NonNullable<Sample['sentBy']> | 'A_PERSON'; text: string }[] = [
-  { value: 'A_PERSON', text: 'by a person' },
-  { value: 'AUTOMATICALLY', text: 'automatically' },
-  { value: 'A_LIST', text: 'through a mailing list' },
-  { value: 'MASS_MAIL', text: 'as mass mail' },
-];
 const MUST = [
   { value: 'pick', text: 'must pick it' },
   { value: 'not pick', text: 'must not pick it' },

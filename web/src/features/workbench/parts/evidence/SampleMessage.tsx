@@ -7,7 +7,7 @@ import { Button } from '../../../../ui/Button';
 import { Choice } from '../../../../ui/Choice';
 import { Trouble } from '../../../../ui/States';
 import { wouldBe } from '../../../incoming';
-import { KeepAs } from '../../../trials';
+import { KeepAs, SENT_BY } from '../../../trials';
 import type { Asked } from '../../model';
 import { useSampleMessage } from '../../queries';
 import { Leaving } from './Leaving';
@@ -82,13 +82,6 @@ function useSettled(sample: Sample): Sample {
   }, [written]);
   return settled;
 }
-
-const SENT_BY: { value: NonNullable<Sample['sentBy']> | 'A_PERSON'; text: string }[] = [
-  { value: 'A_PERSON', text: 'by a person' },
-  { value: 'AUTOMATICALLY', text: 'automatically' },
-  { value: 'A_LIST', text: 'through a mailing list' },
-  { value: 'MASS_MAIL', text: 'as mass mail' },
-];
 
 /** How it was sent, what goes with it, and when it comes in. */
 function More({ sample, onChange }: { sample: Sample; onChange: (sample: Sample) => void }) {

@@ -9,9 +9,7 @@ import java.util.Optional;
 import java.util.function.IntFunction;
 
 /**
- * What was changed in the rules since a trial held last.
- *
- * @param at when they were saved last
+ * What was changed in the rules right after a trial held last; what was changed later did not make it differ.
  */
 record Since(List<Statement> changes, Optional<Instant> at, Optional<String> by) {
     private static final Since NOTHING = new Since(List.of(), Optional.empty(), Optional.empty());
@@ -26,9 +24,12 @@ record Since(List<Statement> changes, Optional<Instant> at, Optional<String> by)
                 : tried.kept()
                         .heldWith()
                         .filter(version -> version != now.version())
-                        .flatMap(versions::apply)
-                        .map(then -> new Since(
-                                BookDifference.between(then.book(), now.book()), now.savedAt(), now.savedBy()))
+                        .flatMap(version -> versions.apply(version)
+                                .flatMap(held -> versions.apply(version + 1).map(next -> between(held, next))))
                         .orElse(NOTHING);
+    }
+
+    private static Since between(RuleBooks.Versioned held, RuleBooks.Versioned next) {
+        return new Since(BookDifference.between(held.book(), next.book()), next.savedAt(), next.savedBy());
     }
 }

@@ -3,12 +3,9 @@ package app.jubek.server.trial;
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.criteria.Trait;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.message.Role;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.sample.SampleMessage;
-import app.jubek.core.trial.Blanking;
-import app.jubek.core.trial.EditedCopy;
 import app.jubek.core.trial.Expectation;
 import app.jubek.core.trial.Names;
 import app.jubek.core.wording.Statement;
@@ -186,21 +183,6 @@ class TrialController {
             Optional<Instant> changedAt,
             Optional<String> changedBy) {}
 
-    /** What a person can write anew of its message. */
-    record TrialText(String from, String to, String subject, String text) {
-        static TrialText of(ReadMessage message) {
-            return new TrialText(
-                    written(message, Role.FROM),
-                    written(message, Role.TO),
-                    message.subject(),
-                    String.join("\n\n", message.texts()));
-        }
-
-        private static String written(ReadMessage message, Role role) {
-            return message.in(role).stream().map(MailAddress::inFull).collect(Collectors.joining(", "));
-        }
-    }
-
     @GetMapping("/api/mailboxes/{mailbox}/trials/{trial}")
     TrialDetails trial(@Allowed UUID mailbox, @PathVariable UUID trial) {
         TrialRuns.Run run = runs.current(mailbox);
@@ -248,12 +230,8 @@ class TrialController {
                         .toList());
         change.text()
                 .ifPresentOrElse(
-                        text -> trials.change(mailbox, trial, next, edited(text).of(trials.message(kept))),
+                        text -> trials.change(mailbox, trial, next, text.copy().of(trials.message(kept))),
                         () -> trials.change(mailbox, trial, next));
-    }
-
-    private static EditedCopy edited(TrialText text) {
-        return new EditedCopy(text.from(), text.to(), text.subject(), text.text());
     }
 
     /** What happens to its message now is what must happen from now on. */
@@ -266,19 +244,7 @@ class TrialController {
     @PostMapping("/api/mailboxes/{mailbox}/trials/{trial}/blanked")
     TrialText blanked(@Allowed UUID mailbox, @PathVariable UUID trial) {
         ReadMessage message = trials.message(trials.find(mailbox, trial));
-        Blanking blanking = Blanking.of(message, mailboxes.find(mailbox).own());
-        TrialText as = TrialText.of(message);
-        return new TrialText(
-                people(message, Role.FROM, blanking),
-                people(message, Role.TO, blanking),
-                blanking.text(as.subject()),
-                blanking.text(as.text()));
-    }
-
-    private static String people(ReadMessage message, Role role, Blanking blanking) {
-        return message.in(role).stream()
-                .map(address -> blanking.address(address).inFull())
-                .collect(Collectors.joining(", "));
+        return TrialText.blanked(message, mailboxes.find(mailbox).own());
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/trials/{trial}")

@@ -57,10 +57,6 @@ class TrialEntity {
         people = addresses;
     }
 
-    UUID mailbox() {
-        return mailboxId;
-    }
-
     KeptTrial kept() {
         return new KeptTrial(
                 id,

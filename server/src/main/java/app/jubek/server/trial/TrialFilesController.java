@@ -51,7 +51,12 @@ class TrialFilesController {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
             int number = 0;
+            long left = MOST_BYTES;
             for (KeptTrial kept : trials.all(mailbox)) {
+                left -= trials.bytes(kept).size();
+                if (left < 0) {
+                    throw tooMuch();
+                }
                 String name = String.format("%04d", ++number);
                 zip.putNextEntry(new ZipEntry(name + MESSAGE));
                 try (InputStream in = trials.bytes(kept).open()) {
@@ -106,9 +111,16 @@ class TrialFilesController {
                     new String(Optional.ofNullable(files.get(beside)).orElseThrow(), StandardCharsets.UTF_8));
             trials.keep(mailbox, written, ByteSource.of(message.get()), who.shownName());
             return Optional.empty();
-        } catch (FormatException wrong) {
+        } catch (FormatException | Refused wrong) {
             return Optional.of(beside + ": " + wrong.getMessage());
         }
+    }
+
+    private static Refused tooMuch() {
+        return Refused.invalid(
+                "That is too much for one archive: at most " + MOST_FILES / 2 + " trials of " + (MOST_BYTES >> 20)
+                        + " MB together.",
+                List.of());
     }
 
     /** By name; an archive that says it holds little may hold much. */
@@ -120,10 +132,7 @@ class TrialFilesController {
                 byte[] bytes = zip.readNBytes((int) left + 1);
                 left -= bytes.length;
                 if (left < 0 || files.size() >= MOST_FILES) {
-                    throw Refused.invalid(
-                            "There is too much in this archive: at most " + MOST_FILES / 2 + " trials of "
-                                    + (MOST_BYTES >> 20) + " MB together.",
-                            List.of());
+                    throw tooMuch();
                 }
                 files.put(entry.getName(), bytes);
             }

@@ -166,10 +166,6 @@ class TrialRuns {
         return contexts.withEverybodyAgreed(mailbox, mailbox.contextOfInbox(known, clock.instant()));
     }
 
-    Trial trial(KeptTrial kept, Mailbox mailbox) {
-        return trial(kept, mailbox, people.of(mailbox.id())).orElseThrow();
-    }
-
     private Optional<Trial> trial(KeptTrial kept, Mailbox mailbox, AddressBook known) {
         List<Trial> read = new ArrayList<>(1);
         Instant at = kept.written().at();

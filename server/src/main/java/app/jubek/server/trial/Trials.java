@@ -25,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The trials of each mailbox. Their messages are copies: no retention and no mail server takes them away. */
 @Service
-public class Trials {
+class Trials {
     private static final int MOST = 2_000;
     private static final int READ_AT_MOST = 4_000;
     private static final int MOST_MEGABYTES = 10;
@@ -52,7 +52,7 @@ public class Trials {
     record Stamp(long count, long changed, @Nullable Instant last) {}
 
     @Transactional(readOnly = true)
-    public List<UUID> mailboxes() {
+    List<UUID> mailboxes() {
         return trials.mailboxes();
     }
 
