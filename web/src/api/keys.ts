@@ -39,6 +39,7 @@ export const keys = {
   outside: key('outside'),
   pastMail: key('past-mail'),
   preview: key('preview'),
+  realTests: key('real tests'),
   records: key('records'),
   review: key('review'),
   ruleBook: key('rule-book'),

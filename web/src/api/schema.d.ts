@@ -676,6 +676,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/real-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["realTests"];
+        put?: never;
+        post: operations["sendTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/real-tests/cleaned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cleanUpTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/real-tests/possible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["possibleTests"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/real-tests/senders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["testSenders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/records": {
         parameters: {
             query?: never;
@@ -1907,6 +1971,12 @@ export interface components {
             /** @description After the day it came in; then it is brought back, unless somebody dealt with it. */
             workingDays: number;
         };
+        FollowedLine: {
+            how: components["schemas"]["Statement"];
+            /** @enum {string} */
+            stand: "DONE" | "BEYOND" | "AWAITED" | "NOT_DONE" | "STUCK";
+            what?: components["schemas"]["Statement"];
+        };
         ForwardStep: {
             /** @description It goes out after so many minutes, in which it can be stopped; instead of release. */
             afterMinutes?: number;
@@ -2150,7 +2220,7 @@ export interface components {
             received: string;
             sender: string;
             /** @enum {string} */
-            status: "PAST" | "DECIDED" | "SET_ASIDE";
+            status: "PAST" | "DECIDED" | "SET_ASIDE" | "REAL_TEST";
             subject: string;
         };
         MessagesAsked: {
@@ -2274,6 +2344,14 @@ export interface components {
             /** @enum {string} */
             do: "trash" | "delete" | "keep" | "archive" | "out of junk";
         };
+        PossibleTest: {
+            against?: components["schemas"]["Statement"];
+            happens: components["schemas"]["Statement"][];
+            leavesTo: string[];
+            name: string;
+            sender: string;
+            trial: string;
+        };
         PresenceCriterion: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
@@ -2319,6 +2397,21 @@ export interface components {
             finished: boolean;
             /** Format: int32 */
             total: number;
+        };
+        RealTestView: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            cameIn: boolean;
+            /** Format: date-time */
+            cleanedAt?: string;
+            id: string;
+            lines: components["schemas"]["FollowedLine"][];
+            name: string;
+            open: boolean;
+            sender: string;
+            trial: string;
+            unmet: components["schemas"]["Statement"][];
         };
         RecordView: {
             message: components["schemas"]["MessageLine"];
@@ -2743,6 +2836,23 @@ export interface components {
         };
         TestAsked: {
             address: string;
+        };
+        TestSendersView: {
+            addresses: string[];
+            any: boolean;
+        };
+        TestSending: {
+            from: string;
+            trials: string[];
+        };
+        TestsCleaned: {
+            left: components["schemas"]["Statement"][];
+            /** Format: int32 */
+            removed: number;
+        };
+        TestsSent: {
+            /** Format: int32 */
+            sent: number;
         };
         TextCriterion: {
             /**
@@ -4194,6 +4304,126 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    realTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RealTestView"][];
+                };
+            };
+        };
+    };
+    sendTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestSending"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TestsSent"];
+                };
+            };
+        };
+    };
+    cleanUpTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string[];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TestsCleaned"];
+                };
+            };
+        };
+    };
+    possibleTests: {
+        parameters: {
+            query: {
+                from: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PossibleTest"][];
+                };
+            };
+        };
+    };
+    testSenders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TestSendersView"];
+                };
             };
         };
     };

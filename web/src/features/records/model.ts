@@ -14,6 +14,15 @@ export interface Group {
   steps: Step[];
 }
 
+/** Whether a message was sent to test rules. */
+export function isTest(message: Schemas['MessageLine']): boolean {
+  return message.status === 'REAL_TEST';
+}
+
+export function fromWhom(message: Schemas['MessageLine']): string {
+  return isTest(message) ? `real test, from ${message.sender}` : message.sender;
+}
+
 const NEEDS_PERSON: Step['state'][] = ['HELD', 'FAILED', 'UNCERTAIN'];
 
 export function needsPerson(step: Step): boolean {

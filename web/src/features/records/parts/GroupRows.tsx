@@ -8,7 +8,16 @@ import { Glyph, type Happening } from '../../../ui/glyphs';
 import { doneInWords } from '../../incoming';
 import { KeepAs } from '../../trials';
 import { ACTS } from '../acts';
-import { inOneLine, isUnseen, letGoInWords, needsPerson, standingInWords, type Group } from '../model';
+import {
+  fromWhom,
+  inOneLine,
+  isTest,
+  isUnseen,
+  letGoInWords,
+  needsPerson,
+  standingInWords,
+  type Group,
+} from '../model';
 import type { Act } from '../queries';
 
 type Step = Schemas['StepView'];
@@ -36,7 +45,7 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
           <Link className="font-semibold hover:underline" to={`/incoming/${group.message.id}`}>
             {group.message.subject || '(no subject)'}
           </Link>
-          <span className="block truncate text-sm text-ink2">{group.message.sender}</span>
+          <span className="block truncate text-sm text-ink2">{fromWhom(group.message)}</span>
         </td>
         <td className="truncate pr-3 max-columns:order-3 max-columns:col-span-2 columns:py-1.5">
           <Link className="font-semibold text-moss hover:underline" to={`/rules/${group.rule}`}>
@@ -44,10 +53,12 @@ export function GroupRows({ group, busy, onAct, onSent }: Props) {
           </Link>
           <span className="block text-sm text-ink2">
             version {group.version}{' '}
-            <KeepAs
-              name={group.message.subject || '(no subject)'}
-              of={{ ruleId: group.rule, order: 0, message: group.message.id }}
-            />
+            {!isTest(group.message) && (
+              <KeepAs
+                name={group.message.subject || '(no subject)'}
+                of={{ ruleId: group.rule, order: 0, message: group.message.id }}
+              />
+            )}
           </span>
         </td>
         <td className="pr-3 max-columns:order-4 max-columns:col-span-2 columns:py-1.5">

@@ -4,9 +4,11 @@ import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
+import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
 import { Empty, Loading, Trouble } from '../../../ui/States';
 import { useMatches } from '../../../ui/useMatches';
+import { RealTests } from '../../realtests';
 import { mostUrgentFirst } from '../model';
 import { useTrials } from '../queries';
 import { OneTrial } from './OneTrial';
@@ -40,7 +42,8 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
   const lines = [...view.rules.flatMap((rule) => rule.trials), ...view.others];
   const asked = lines.find((trial) => trial.id === search.get('trial'));
   const chosen = asked ?? (beside ? (lines.find((trial) => !trial.holds) ?? lines[0]) : undefined);
-  const choose = (trial?: string) => setSearch(trial === undefined ? {} : { trial }, { replace: true });
+  const show = (next: { trial?: string; real?: string }) => setSearch(next, { replace: true });
+  const choose = (trial?: string) => show(trial === undefined ? {} : { trial });
   const list = useRef<HTMLDivElement>(null);
   const rule = search.get('rule');
   useEffect(() => {
@@ -56,6 +59,11 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
           <span className="grow text-sm text-ink2" role="status">
             {inWords(view)}
           </span>
+          {view.kept > 0 && (
+            <Button small onClick={() => show({ ...(asked && { trial: asked.id }), real: '' })}>
+              Send a real test …
+            </Button>
+          )}
           <TrialFiles some={view.kept > 0} />
         </div>
         {view.rules.length === 0 && view.kept === 0 && (
@@ -80,6 +88,11 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
           <OtherTrials trials={view.others} chosen={chosen?.id} onChoose={choose} />
         </div>
       </section>
+      <RealTests
+        open={search.get('real') !== null}
+        begun={search.get('real') || chosen?.id}
+        onClose={() => choose(asked?.id)}
+      />
       {beside ? (
         <aside
           data-region

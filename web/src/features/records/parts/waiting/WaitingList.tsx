@@ -2,6 +2,7 @@ import type { KeyboardEvent } from 'react';
 import { dayAndTime, shortDate } from '../../../../lib/dates';
 import { Button } from '../../../../ui/Button';
 import { useNow } from '../../../mailbox';
+import { fromWhom } from '../../model';
 import { untilInWords, type Waiting, type WaitingGroup } from '../../waiting';
 
 interface Props {
@@ -90,7 +91,7 @@ function Item({ item, current, onChoose }: { item: Waiting; current: boolean; on
           <bdi>{message.subject || '(no subject)'}</bdi>
         </span>
         <span className="block truncate text-sm text-ink2">
-          {handedOn ? `to ${step.recipient}` : message.sender} ·{' '}
+          {handedOn ? `to ${step.recipient}` : fromWhom(message)} ·{' '}
           {step.releaseAt === undefined
             ? `since ${shortDate(step.plannedAt, now)}`
             : untilInWords(step.releaseAt, now, dayAndTime)}

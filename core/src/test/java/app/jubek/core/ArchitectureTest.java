@@ -47,6 +47,7 @@ class ArchitectureTest {
             "exchange",
             "rehearse",
             "trial",
+            "realtest",
             "recurring",
             "suggest",
             "review");

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 /** Trials kept with one click, a change that they hold back, and the deliberate way past them. */
 class TrialsTest extends Journey {
     private static final String VISITS = "visits@ostrel-gardens.example";
+    private static final String SEEDS = "seeds@ostrel-gardens.example";
     private static final String RULE = "Stalls at the herb fair";
 
     @Test
@@ -58,6 +59,43 @@ class TrialsTest extends Journey {
         assertThat(page.getByText("is saved.")).isVisible();
         button("It should be so now").click();
         assertThat(page.getByText("0 differ")).isVisible();
+    }
+
+    @Test
+    void aTrialIsSentForRealThroughAPausedRuleSeenAtTheOtherEndAndCleanedUpAfter() {
+        page.navigate(Demo.ADDRESS + "/rules/new");
+        type("add a value to words", "bulb swap");
+        newStep("redirect it: the same message, untouched");
+        type("add an address to redirect to", SEEDS);
+        page.getByLabel("Name of the rule").fill("Bulb swaps");
+        button("Save paused").click();
+        assertThat(page.getByText("is saved").first()).isVisible();
+        visit("/trials");
+        Locator rule = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bulb swaps"));
+        rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep")))
+                .first()
+                .click();
+        assertThat(rule.getByText("picked by").or(rule.getByText("handed on to")).first())
+                .isVisible();
+
+        button("Send a real test …").click();
+        Locator sheet = page.getByRole(AriaRole.DIALOG);
+        sheet.getByRole(AriaRole.COMBOBOX).fill(VISITS);
+        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("proves nothing");
+        sheet.getByRole(AriaRole.COMBOBOX).fill("tove@letterbox.example");
+        sheet.getByRole(AriaRole.CHECKBOX, new Locator.GetByRoleOptions().setName("picked by “Bulb swaps”"))
+                .check();
+        assertThat(sheet).containsText("Real messages reach " + SEEDS);
+        assertThat(findings(page)).as("Send a real test").isEmpty();
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Send 1 test"))
+                .click();
+        assertThat(sheet).containsText("redirected to " + SEEDS + ": came in at " + SEEDS);
+        assertThat(sheet.getByText("as it must be")).isVisible();
+        assertThat(findings(page)).as("what came of it").isEmpty();
+        button("Clean up after 1 test").click();
+        assertThat(page.getByText("2 messages of tests removed.")).isVisible();
+        button("Close").click();
+        assertThat(record("bulb swap", "redirected to")).containsText("real test, from tove@letterbox.example");
     }
 
     @Test

@@ -33,8 +33,8 @@ class EvidenceApiTest extends ServerTest {
             write("b@evidence.example", World.VISITS, "Nothing", "we ask for a guided visit in May");
             write("c@evidence.example", World.VISITS, "Guided visit, invoice", "x");
             write("d@evidence.example", World.VISITS, "Term dates", "x");
-            write("e@elsewhere.example", World.VISITS, "guided visit", "x");
-            await("all is stored", () -> count("evidence.example") == 4 && count("elsewhere.example") == 1);
+            write("e@beside-evidence.example", World.VISITS, "guided visit", "x");
+            await("all is stored", () -> count("evidence.example") == 4 && count("beside-evidence.example") == 1);
         }
     }
 

@@ -182,6 +182,8 @@ abstract class ServerTest extends ServerContext {
     private static Session session() {
         Properties properties = new Properties();
         properties.put("mail.imap.peek", "true");
+        // Piece by piece a message of many megabytes takes minutes.
+        properties.put("mail.imap.partialfetch", "false");
         properties.put("mail.imap.connectiontimeout", "30000");
         properties.put("mail.imap.timeout", "30000");
         return Session.getInstance(properties);

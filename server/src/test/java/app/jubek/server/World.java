@@ -100,6 +100,11 @@ final class World {
         registry.add("jubek.other-mailboxes.walks.address", () -> WALKS);
         registry.add("jubek.other-mailboxes.walks.name", () -> "Guided walks");
         registry.add("jubek.other-mailboxes.walks.password", () -> "ostrel");
+        registry.add("jubek.test-senders.outside.addresses", () -> "*");
+        registry.add("jubek.test-senders.outside.smtp-host", () -> "127.0.0.1");
+        registry.add("jubek.test-senders.outside.smtp-port", () -> settings.smtpPort());
+        registry.add("jubek.test-senders.outside.user", () -> VISITS);
+        registry.add("jubek.test-senders.outside.password", () -> "ostrel");
     }
 
     private static void emptyDatabase() {

@@ -76,6 +76,17 @@ public record RuleBook(List<Rule> rules, Criterion fence, List<Rule> tail) {
                 .toList();
     }
 
+    /** The same with some of the rules switched on. */
+    public RuleBook withOn(Set<RuleId> ids) {
+        return new RuleBook(on(rules, ids), fence, on(tail, ids));
+    }
+
+    private static List<Rule> on(List<Rule> rules, Set<RuleId> ids) {
+        return rules.stream()
+                .map(rule -> ids.contains(rule.id()) ? rule.switched(true) : rule)
+                .toList();
+    }
+
     public Optional<Rule> find(RuleId id) {
         return all().stream().filter(rule -> rule.id().equals(id)).findFirst();
     }

@@ -41,7 +41,7 @@ final class Proposals implements Finder {
     private record Found(MessageView seen, Case.Proposal proposal) {}
 
     Proposals(RuleBook book, Rule rule, Corpus.View past, DecisionContext at) {
-        this.book = TrialRun.switchedOn(book, Set.of(rule.id()));
+        this.book = book.withOn(Set.of(rule.id()));
         this.rule = rule;
         this.past = past;
         this.at = at;

@@ -40,7 +40,7 @@ public final class TrialRun {
 
     private TrialResult result(Trial trial, Names names) {
         Set<RuleId> tried = trial.rules().stream().filter(paused::contains).collect(Collectors.toSet());
-        CompiledBook judging = compiled.computeIfAbsent(tried, on -> CompiledBook.of(switchedOn(book, on)));
+        CompiledBook judging = compiled.computeIfAbsent(tried, on -> CompiledBook.of(book.withOn(on)));
         return TrialResult.of(
                 trial,
                 Engine.decide(
@@ -48,15 +48,5 @@ public final class TrialRun {
                         trial.seen().message(),
                         at.of(trial.seen().context().atArrival())),
                 names);
-    }
-
-    static RuleBook switchedOn(RuleBook book, Set<RuleId> ids) {
-        return new RuleBook(switchedOn(book.rules(), ids), book.fence(), switchedOn(book.tail(), ids));
-    }
-
-    private static List<Rule> switchedOn(List<Rule> rules, Set<RuleId> ids) {
-        return rules.stream()
-                .map(rule -> ids.contains(rule.id()) ? rule.switched(true) : rule)
-                .toList();
     }
 }

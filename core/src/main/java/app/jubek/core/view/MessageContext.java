@@ -33,4 +33,9 @@ public record MessageContext(
     public MessageContext cameIn(Instant at) {
         return new MessageContext(own, people, at, at, zone, conversation, mailbox, folder, junk);
     }
+
+    /** The same of a message that answers something this mailbox sent, or that does not. */
+    public MessageContext conversing(boolean answers) {
+        return new MessageContext(own, people, now, received, zone, answers, mailbox, folder, junk);
+    }
 }

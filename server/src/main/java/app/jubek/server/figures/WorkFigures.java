@@ -23,21 +23,25 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class WorkFigures {
+    /** What was sent to test rules is no work of theirs. */
+    private static final String NO_TESTS = " and s.messageId not in (select t.id from MessageEntity t"
+            + " where t.mailboxId = :mailbox and t.status = 'REAL_TEST') ";
+
     private static final String USES = """
             select new app.jubek.server.step.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)
-            from StepEntity s where s.mailboxId = :mailbox and s.state in (SENT, UNCERTAIN, UNDONE) group by s.ruleId""";
+            from StepEntity s where s.mailboxId = :mailbox and s.state in (SENT, UNCERTAIN, UNDONE)""" + NO_TESTS + "group by s.ruleId";
 
     private static final String WITHHELD_BY_RULE = """
             select s.ruleId, count(distinct s.messageId) from StepEntity s
-            where s.mailboxId = :mailbox and s.state = WITHHELD and s.reason = :reason group by s.ruleId""";
+            where s.mailboxId = :mailbox and s.state = WITHHELD and s.reason = :reason""" + NO_TESTS + "group by s.ruleId";
 
     private static final String DONE_SINCE = """
             select new app.jubek.server.step.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s
-            where s.mailboxId = :mailbox and s.settledAt > :since and s.state in (SENT, UNCERTAIN) group by s.kind""";
+            where s.mailboxId = :mailbox and s.settledAt > :since and s.state in (SENT, UNCERTAIN)""" + NO_TESTS + "group by s.kind";
 
     private static final String DONE_WITH = """
             select s.messageId, s.kind from StepEntity s
-            where s.mailboxId = :mailbox and s.plannedAt > :since and s.state in (SENT, UNCERTAIN)""";
+            where s.mailboxId = :mailbox and s.plannedAt > :since and s.state in (SENT, UNCERTAIN)""" + NO_TESTS;
 
     private static final String MESSAGES_IN = """
             select distinct s.messageId from StepEntity s
@@ -49,7 +53,7 @@ public class WorkFigures {
               and s.reason <> 'SUPERSEDED' and exists (select 1 from StepEntity f where f.messageId = s.messageId
               and f.ruleId = s.ruleId and f.state = SENT and f.kind in (FILE, ARCHIVE, TRASH))
               then s.messageId end) from StepEntity s where s.mailboxId = :mailbox and s.kind = REPLY
-            and s.plannedAt >= :since group by s.ruleId""";
+            and s.plannedAt >= :since""" + NO_TESTS + "group by s.ruleId";
 
     /** Native, as only PostgreSQL's own functions look into a list inside a JSON document. */
     private static final String MARKED_BETWEEN = """

@@ -10,7 +10,10 @@ import org.eclipse.angus.mail.imap.IMAPStore;
 /** A folder that is closed without expunging: a bare EXPUNGE would remove what others marked as deleted. */
 record OpenFolder(IMAPFolder folder, UidCommands commands) implements AutoCloseable {
     static OpenFolder of(IMAPStore store, String name) throws MessagingException {
-        IMAPFolder folder = (IMAPFolder) store.getFolder(name);
+        return forWriting((IMAPFolder) store.getFolder(name));
+    }
+
+    static OpenFolder forWriting(IMAPFolder folder) throws MessagingException {
         folder.open(Folder.READ_WRITE);
         return new OpenFolder(folder, new UidCommands(folder));
     }

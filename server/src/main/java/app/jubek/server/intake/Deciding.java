@@ -1,6 +1,7 @@
 package app.jubek.server.intake;
 
 import app.jubek.core.bounce.Bounce;
+import app.jubek.core.decide.CompiledBook;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
@@ -10,6 +11,7 @@ import app.jubek.core.message.SentBy;
 import app.jubek.core.outgoing.Composer;
 import app.jubek.core.people.AgreementAnswer;
 import app.jubek.core.rule.RuleBook;
+import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.Step;
 import app.jubek.core.text.Budget;
@@ -29,6 +31,7 @@ import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -90,7 +93,10 @@ class Deciding {
         }
     }
 
-    Decided decide(UUID mailboxId, ReadMail mail, boolean conversation, Budget budget) {
+    /**
+     * @param tested rules that are judged as if they were on
+     */
+    Decided decide(UUID mailboxId, ReadMail mail, boolean conversation, Set<RuleId> tested, Budget budget) {
         Mailbox mailbox = mailboxes.find(mailboxId);
         RuleBooks.Versioned book = books.current(mailboxId);
         MessageContext message = mailbox.context(
@@ -102,7 +108,10 @@ class Deciding {
                 !mail.fetched().place().isInbox());
         DecisionContext context =
                 contexts.ofArrival(mailbox, message, history.of(mailboxId, senders(book.book(), mail.message())));
-        Decision decision = Engine.decide(books.compiled(mailboxId, book), mail.message(), context, budget);
+        CompiledBook compiled = tested.isEmpty()
+                ? books.compiled(mailboxId, book)
+                : CompiledBook.of(book.book().withOn(tested));
+        Decision decision = Engine.decide(compiled, mail.message(), context, budget);
         return new Decided(mailbox, book.version(), context, decision);
     }
 

@@ -4,13 +4,13 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.ReadingNote;
 import app.jubek.core.text.Budget;
 import app.jubek.core.wording.Statement;
-import app.jubek.server.aliastest.AliasTests;
 import app.jubek.server.content.MessageContent;
 import app.jubek.server.mailbox.Fetched;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.CpuBudget;
 import app.jubek.server.progress.FolderCursors;
 import app.jubek.server.progress.Lease;
+import app.jubek.server.testmail.TestMail;
 import app.jubek.server.watching.Arrivals;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +28,7 @@ class Intake implements Arrivals {
     private final MessageContent content;
     private final Mailboxes mailboxes;
     private final FolderCursors cursors;
-    private final AliasTests aliasTests;
+    private final TestMail tests;
     private final Deciding deciding;
     private final PastMailRecorder pastMail;
     private final SetAside setAside;
@@ -41,7 +41,7 @@ class Intake implements Arrivals {
             MessageContent content,
             Mailboxes mailboxes,
             FolderCursors cursors,
-            AliasTests aliasTests,
+            TestMail tests,
             Deciding deciding,
             PastMailRecorder pastMail,
             SetAside setAside,
@@ -52,7 +52,7 @@ class Intake implements Arrivals {
         this.content = content;
         this.mailboxes = mailboxes;
         this.cursors = cursors;
-        this.aliasTests = aliasTests;
+        this.tests = tests;
         this.deciding = deciding;
         this.pastMail = pastMail;
         this.setAside = setAside;
@@ -71,7 +71,7 @@ class Intake implements Arrivals {
     private void decideAndPlan(UUID mailbox, ReadMail mail, Lease lease, Budget budget) {
         mailboxes.lock(mailbox);
         Fetched fetched = mail.fetched();
-        if (!cursors.advance(lease, fetched.place()) || isAliasTest(mailbox, mail.message())) {
+        if (!cursors.advance(lease, fetched.place()) || tests.onlyArrives(mailbox, mail.message())) {
             return;
         }
         Optional<MessageEntity> known = messages.findFirstByMailboxIdAndDigestInOrderById(mailbox, mail.knownBy());
@@ -84,21 +84,21 @@ class Intake implements Arrivals {
             return;
         }
         boolean conversation = deciding.isConversation(mailbox, mail.message());
-        Deciding.Decided decided = deciding.decide(mailbox, mail, conversation, budget);
+        TestMail.Tested tested = tests.tested(mailbox, mail.message());
+        Deciding.Decided decided = deciding.decide(mailbox, mail, conversation, tested.rules(), budget);
         if (decided.isLeftInJunk()) {
             return;
         }
-        MessageEntity entity =
-                messages.saveAndFlush(new MessageEntity(mailbox, fetched, mail.digest(), MessageStatus.DECIDED)
-                        .read(noted(mailbox, mail.message()), conversation));
+        MessageEntity entity = messages.saveAndFlush(new MessageEntity(
+                        mailbox,
+                        fetched,
+                        mail.digest(),
+                        tested.isTest() ? MessageStatus.REAL_TEST : MessageStatus.DECIDED)
+                .read(noted(mailbox, mail.message()), conversation));
         content.store(entity.id(), fetched.bytes());
         deciding.plan(entity, mail, decided, budget);
+        tests.decided(tested, entity.id(), decided.decision());
         mailboxes.messageCame(mailbox, fetched.received());
-    }
-
-    /** A test of ours is neither evidence nor anything to act on. */
-    private boolean isAliasTest(UUID mailbox, ReadMessage message) {
-        return message.messageId().filter(id -> aliasTests.arrived(mailbox, id)).isPresent();
     }
 
     private ReadMessage noted(UUID mailbox, ReadMessage message) {

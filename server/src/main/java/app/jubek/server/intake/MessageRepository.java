@@ -36,7 +36,8 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     List<PastRow> before(UUID mailbox, long last, Instant before, long beforeId, Limit limit);
 
     @Query(
-            "select count(m), coalesce(max(m.id), 0) from MessageEntity m where m.mailboxId = :mailbox and m.goneAt is null")
+            "select count(m), coalesce(max(m.id), 0) from MessageEntity m where m.mailboxId = :mailbox and m.goneAt is null"
+                    + " and m.status <> 'REAL_TEST'")
     List<Object[]> extent(UUID mailbox);
 
     @Query(

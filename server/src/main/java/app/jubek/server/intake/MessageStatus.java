@@ -6,5 +6,7 @@ public enum MessageStatus {
     PAST,
     DECIDED,
     /** Could not be taken in; shown, not acted on. */
-    SET_ASIDE
+    SET_ASIDE,
+    /** Was sent to test rules: acted on, and counted nowhere. */
+    REAL_TEST
 }

@@ -25,7 +25,7 @@ record PastRow(
         String folder) {
     static final String SELECT = "select new app.jubek.server.intake.PastRow(m.id, m.receivedAt, m.subject, m.texts,"
             + " m.parts, m.size, m.messageId, m.notes, m.locatedFolder) from MessageEntity m"
-            + " where m.mailboxId = :mailbox and m.goneAt is null";
+            + " where m.mailboxId = :mailbox and m.goneAt is null and m.status <> 'REAL_TEST'";
 
     PastMessage seenBy(Mailbox mailbox, AddressBook people, Instant now) {
         ReadMessage message = parts.message(

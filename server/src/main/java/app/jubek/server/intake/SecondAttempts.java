@@ -80,7 +80,7 @@ class SecondAttempts {
             MessageEntity entity = messages.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
             if (entity.status() == MessageStatus.SET_ASIDE) {
                 boolean conversation = deciding.isConversation(mailbox, mail.message());
-                Deciding.Decided decided = deciding.decide(mailbox, mail, conversation, budget);
+                Deciding.Decided decided = deciding.decide(mailbox, mail, conversation, Set.of(), budget);
                 messages.saveAndFlush(entity.decidedAfterAll().read(mail.message(), conversation));
                 deciding.plan(entity, mail, decided, budget);
                 mailboxes.evidenceChanged(mailbox);

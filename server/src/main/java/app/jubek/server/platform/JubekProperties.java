@@ -29,6 +29,7 @@ import org.springframework.util.unit.DataSize;
  * @param web how the page is reached
  * @param composing the service that writes drafts of replies
  * @param otherMailboxes by a word of the installation's own
+ * @param testSenders by such a word, too
  */
 @ConfigurationProperties("jubek")
 public record JubekProperties(
@@ -45,12 +46,15 @@ public record JubekProperties(
         @DefaultValue Composing composing,
         @Nullable MailboxSettings mailbox,
         Map<String, OtherMailbox> otherMailboxes,
+        Map<String, TestSender> testSenders,
         @Nullable FirstAccount account) {
 
     public JubekProperties {
         otherMailboxes = Optional.ofNullable(otherMailboxes)
                 .map(others -> Collections.unmodifiableMap(new TreeMap<>(others)))
                 .orElse(Map.of());
+        testSenders = Optional.ofNullable(testSenders).map(Map::copyOf).orElse(Map.of());
+        testSenders.forEach((word, sender) -> SettingsCheck.testSender("jubek.test-senders." + word, sender));
         if (mailbox != null) {
             MailboxSettings first = mailbox;
             SettingsCheck.mailbox("jubek.mailbox", first);
@@ -183,6 +187,19 @@ public record JubekProperties(
 
         private static <T> T or(@Nullable T own, T first) {
             return own == null ? first : own;
+        }
+    }
+
+    /**
+     * Where real tests are sent from, beside the other mailboxes. Host names other than loopback need TLS.
+     *
+     * @param addresses that the server lets it write as; {@code *} for any, of a simulated server on this machine
+     */
+    public record TestSender(List<String> addresses, String smtpHost, int smtpPort, String user, String password) {
+        public static final String ANY = "*";
+
+        public boolean writesAsAny() {
+            return addresses.contains(ANY);
         }
     }
 

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 /** Looks the settings of a mailbox over before anything begins with them. */
 final class SettingsCheck {
     private static final int LAST_PORT = 65_535;
+    private static final List<String> LOOPBACK = List.of("127.0.0.1", "localhost");
 
     private final String prefix;
 
@@ -42,6 +43,22 @@ final class SettingsCheck {
         settings.opening().ifPresent(spans -> check.usable("opening", () -> Opening.of(zone, spans)));
     }
 
+    /** Only a simulated server lets anybody write as anybody. */
+    static void testSender(String prefix, JubekProperties.TestSender sender) {
+        SettingsCheck check = new SettingsCheck(prefix + ".");
+        check.listed("addresses", sender.addresses());
+        check.named("smtp-host", sender.smtpHost());
+        check.port("smtp-port", sender.smtpPort());
+        check.named("user", sender.user());
+        check.named("password", sender.password());
+        if (!sender.writesAsAny()) {
+            check.usable("addresses", () -> sender.addresses().forEach(MailAddress::of));
+        } else if (!LOOPBACK.contains(sender.smtpHost())) {
+            throw SettingFault.unusable(
+                    prefix + ".addresses", "* stands for any address, which only a server on this machine may allow");
+        }
+    }
+
     /** https, except on this machine itself; what is linked must not be read on the way. */
     static void publicAddress(URI address) {
         if (!isSafeOnTheWay(address) || !List.of("", "/").contains(address.getPath())) {
@@ -59,9 +76,11 @@ final class SettingsCheck {
     }
 
     private static boolean isSafeOnTheWay(URI address) {
-        boolean loopback = "127.0.0.1".equals(address.getHost()) || "localhost".equals(address.getHost());
-        boolean usable = "https".equals(address.getScheme()) || loopback && "http".equals(address.getScheme());
-        return usable && address.getHost() != null;
+        if (address.getHost() == null) {
+            return false;
+        }
+        return "https".equals(address.getScheme())
+                || "http".equals(address.getScheme()) && LOOPBACK.contains(address.getHost());
     }
 
     private void named(String setting, @Nullable String value) {

@@ -20,7 +20,7 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     /** An answer was withheld and the message filed away, and nobody has seen to it: no rule's answer went first. */
     String UNSEEN = " from StepEntity s join MessageEntity m on m.id = s.messageId"
             + " where s.kind = REPLY and s.state = WITHHELD and s.attended = false and s.reason <> 'SUPERSEDED'"
-            + " and m.goneAt is null and m.locatedFolder <> m.folder and exists ("
+            + " and m.status <> 'REAL_TEST' and m.goneAt is null and m.locatedFolder <> m.folder and exists ("
             + "select 1 from StepEntity f where f.messageId = s.messageId and f.state = SENT"
             + " and f.kind in (FILE, ARCHIVE, TRASH)) ";
 

@@ -37,7 +37,7 @@ import org.springframework.stereotype.Component;
  * go by: rules, templates, people, hours, or a trial; whoever changed it, in whatever process.
  */
 @Component
-class TrialRuns {
+public class TrialRuns {
     private static final Logger LOG = LoggerFactory.getLogger(TrialRuns.class);
     private static final int LOOK_SECONDS = 2;
 
@@ -143,6 +143,21 @@ class TrialRuns {
             signals.sendSoon(new Signal(Signal.Topic.TRIALS, mailbox));
         }
         return run;
+    }
+
+    /**
+     * A kept trial with its message.
+     */
+    public record Readable(UUID id, String name, Trial trial) {}
+
+    /** Those whose messages can be read, in the order in which they were kept. */
+    public List<Readable> readable(UUID mailbox) {
+        Mailbox of = mailboxes.find(mailbox);
+        AddressBook known = people.of(mailbox);
+        return trials.all(mailbox).stream()
+                .flatMap(kept -> trial(kept, of, known).stream()
+                        .map(trial -> new Readable(kept.id(), kept.written().name(), trial)))
+                .toList();
     }
 
     /** With other rules. */

@@ -66,6 +66,6 @@ class PastMailRecorderTest {
     @Test
     void nothingIsDecidedAboutIt() {
         recorder.record(MAILBOX, List.of(OLD));
-        verify(deciding, never()).decide(any(), any(), org.mockito.ArgumentMatchers.anyBoolean(), any());
+        verify(deciding, never()).decide(any(), any(), org.mockito.ArgumentMatchers.anyBoolean(), any(), any());
     }
 }

@@ -35,6 +35,7 @@ class SecretsTest {
                 new JubekProperties.Composing(null, "", any, false),
                 null,
                 Map.of(),
+                Map.of(),
                 null));
     }
 

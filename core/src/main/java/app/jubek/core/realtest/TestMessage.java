@@ -1,0 +1,79 @@
+package app.jubek.core.realtest;
+
+import app.jubek.core.address.MailAddress;
+import app.jubek.core.message.Attachment;
+import app.jubek.core.message.HeaderField;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.message.Role;
+import app.jubek.core.outgoing.HeaderBlock;
+import app.jubek.core.outgoing.Stamp;
+import app.jubek.core.people.OwnSide;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/**
+ * A trial's message as it is sent again: its words and how it was sent, in the name of who sends it now. It answers
+ * nothing, so that no conversation goes on by it, and names no recipients but the mailbox's own addresses.
+ */
+public final class TestMessage {
+    /** What says how a message was sent (RFC 3834, RFC 2919, RFC 2369). */
+    private static final Set<String> KEPT = Set.of(
+            "auto-submitted",
+            "precedence",
+            "list-id",
+            "list-unsubscribe",
+            "list-post",
+            "x-auto-response-suppress",
+            "importance",
+            "x-priority");
+
+    /** Real tests are told from other mail by this and what follows it. */
+    private static final String ID_BEGINS = "<real-test-";
+
+    private TestMessage() {}
+
+    /**
+     * @param id of the test
+     */
+    public static String messageId(String id, MailAddress from) {
+        return ID_BEGINS + id + "@" + from.domain() + ">";
+    }
+
+    /** Whether this may be the Message-ID of a real test. */
+    public static boolean isMessageId(String id) {
+        return id.startsWith(ID_BEGINS);
+    }
+
+    /**
+     * @param stamp whose recipient is the mailbox
+     */
+    public static byte[] bytes(ReadMessage original, OwnSide own, Stamp stamp) {
+        List<MailAddress> to = own(original, Role.TO, own);
+        List<MailAddress> cc = own(original, Role.CC, own);
+        HeaderBlock header = new HeaderBlock()
+                .with("From", stamp.from())
+                .with("To", to.isEmpty() && cc.isEmpty() ? List.of(stamp.to()) : to)
+                .with("Cc", cc)
+                .withText("Subject", original.subject())
+                .raw("Date", stamp.date())
+                .raw("Message-ID", stamp.messageId())
+                .raw("Comments", "A test of rules; it can be deleted");
+        original.fields().stream()
+                .filter(field -> KEPT.contains(field.name().toLowerCase(Locale.ROOT)))
+                .forEach(field -> keep(field, header));
+        List<String> files = original.attachments().stream()
+                .map(Attachment::name)
+                .filter(name -> !name.isBlank())
+                .toList();
+        return header.message(String.join("\n\n", original.texts()), files);
+    }
+
+    private static void keep(HeaderField field, HeaderBlock header) {
+        header.raw(field.name(), field.raw().strip());
+    }
+
+    private static List<MailAddress> own(ReadMessage original, Role role, OwnSide own) {
+        return original.in(role).stream().filter(own::isOwn).toList();
+    }
+}

@@ -1,0 +1,1 @@
+export { RealTests } from './parts/RealTests';
