@@ -48,6 +48,7 @@ class ArchitectureTest {
             "rehearse",
             "trial",
             "realtest",
+            "rehearsal",
             "recurring",
             "suggest",
             "review");

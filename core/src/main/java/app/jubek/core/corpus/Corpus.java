@@ -130,6 +130,15 @@ public final class Corpus {
             return test -> set(test).get(place);
         }
 
+        /** Looks for all values of many criteria in one pass, so that what is asked of them next costs little. */
+        public void learn(List<Criterion> criteria) {
+            shelf.learn(criteria.stream()
+                    .flatMap(criterion -> criterion.tests().stream())
+                    .filter(test -> test.terms().size() <= MANY)
+                    .flatMap(test -> test.terms().stream())
+                    .toList());
+        }
+
         private BitSet set(SimpleCriterion test) {
             BitSet set = known.get(test);
             if (set == null) {

@@ -14,6 +14,9 @@ import java.util.Map;
  * same one.
  */
 final class Shelf {
+    /** Fewer terms are looked for one by one when they are asked for. */
+    private static final int WORTH_IT = 8;
+
     private final int maxSets;
     private final Map<TermMatcher, HitSet> sets = new LinkedHashMap<>(64, 0.75f, true);
     private PastMessage[] places = new PastMessage[256];
@@ -69,6 +72,48 @@ final class Shelf {
             }
         }
         return set.upTo(filled, term);
+    }
+
+    /**
+     * Looks for terms that nobody has asked for yet in one pass, which costs less than looking for one after the other; as
+     * many as there is room for.
+     */
+    void learn(List<TermMatcher> terms) {
+        List<TermMatcher> fresh = fresh(terms);
+        if (fresh.size() < WORTH_IT) {
+            return;
+        }
+        TermIndex index = TermIndex.of(fresh);
+        List<HitSet> made = fresh.stream().map(term -> new HitSet()).toList();
+        Filled filled = filled();
+        for (int place = 0; place < filled.count(); place++) {
+            PastMessage message = filled.places()[place];
+            if (message != null) {
+                var found = index.look(message.seen());
+                for (int term = found.nextTouched(0); term >= 0; term = found.nextTouched(term + 1)) {
+                    made.get(term).hits.set(place);
+                }
+            }
+        }
+        made.forEach(set -> set.looked = filled.count());
+        keep(fresh, made);
+    }
+
+    private synchronized List<TermMatcher> fresh(List<TermMatcher> terms) {
+        return terms.stream()
+                .distinct()
+                .filter(term -> !sets.containsKey(term))
+                .limit(maxSets)
+                .toList();
+    }
+
+    private synchronized void keep(List<TermMatcher> terms, List<HitSet> made) {
+        for (int i = 0; i < terms.size(); i++) {
+            sets.putIfAbsent(terms.get(i), made.get(i));
+        }
+        while (sets.size() > maxSets) {
+            sets.remove(sets.keySet().iterator().next());
+        }
     }
 
     /** Of very many terms: which messages any of them hits, and how many each hits among some. */

@@ -12,7 +12,7 @@ import java.util.Map;
  * Where the messages are that meet all criteria but one, or all words of a phrase but one: the nearest. One word off is
  * nearest; then the fewer messages meet the other criteria, the more it says that a message does.
  */
-final class NearMisses {
+public final class NearMisses {
     /** More than that nobody looks through. */
     static final int MOST = 20;
 
@@ -25,7 +25,7 @@ final class NearMisses {
     /**
      * @param holding where those are that meet it
      */
-    static BitSet of(Criterion criterion, Corpus.View past, BitSet holding) {
+    public static BitSet of(Criterion criterion, Corpus.View past, BitSet holding) {
         Map<Integer, Integer> others = new HashMap<>();
         for (Criterion narrowed : NearMiss.narrowed(criterion)) {
             BitSet allBut = past.holding(narrowed);
