@@ -41,6 +41,7 @@ export const keys = {
   preview: key('preview'),
   realTests: key('real tests'),
   records: key('records'),
+  rehearsals: key('rehearsals'),
   review: key('review'),
   ruleBook: key('rule-book'),
   sampleMessage: key('sample message'),

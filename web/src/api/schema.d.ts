@@ -852,6 +852,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/rehearsals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginRehearsal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptRehearsals"];
+        put?: never;
+        post: operations["keepRehearsal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/kept/{rehearsal}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptRehearsal"];
+        put?: never;
+        post?: never;
+        delete: operations["removeRehearsal"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/{rehearsal}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rehearsalStanding"];
+        put?: never;
+        post?: never;
+        delete: operations["endRehearsal"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rehearsedMessages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/messages/{message}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bothDecisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/review": {
         parameters: {
             query?: never;
@@ -1494,6 +1590,13 @@ export interface components {
             part: "sender" | "recipient" | "to" | "cc" | "any address" | "return path" | "delivered to";
             values: string[];
         };
+        AgainView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            sender: string;
+        };
         Against: {
             held: boolean;
             reason: components["schemas"]["Statement"];
@@ -1602,6 +1705,10 @@ export interface components {
             bytes: number;
             mediaType: string;
             name: string;
+        };
+        BothDecisions: {
+            after: components["schemas"]["Statement"][];
+            before: components["schemas"]["Statement"][];
         };
         Box: {
             address: string;
@@ -1936,6 +2043,13 @@ export interface components {
             own: boolean;
             rule: string;
         };
+        FateView: {
+            does: components["schemas"]["Statement"][];
+            key: string;
+            left: boolean;
+            /** Format: int32 */
+            messages: number;
+        };
         Fault: {
             message: string;
             path: string;
@@ -1964,6 +2078,12 @@ export interface components {
             rule: string;
             /** @enum {string} */
             sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+        };
+        FlowView: {
+            from: string;
+            /** Format: int32 */
+            messages: number;
+            to: string;
         };
         FollowUpStep: {
             /** @enum {string} */
@@ -2076,6 +2196,23 @@ export interface components {
             /** @deprecated */
             textual?: boolean;
             valueNode?: boolean;
+        };
+        KeptLine: {
+            /** Format: int32 */
+            changing: number;
+            /** Format: int32 */
+            days: number;
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            madeBy: string;
+            /** Format: int32 */
+            messages: number;
+            name: string;
+        };
+        KeptRehearsal: {
+            document: components["schemas"]["RuleBook"];
+            line: components["schemas"]["KeptLine"];
         };
         KeptView: {
             id: string;
@@ -2236,6 +2373,12 @@ export interface components {
             rule?: string;
             words: string;
         };
+        NearView: {
+            /** Format: int32 */
+            messages: number;
+            name: string;
+            rule: string;
+        };
         Node: {
             id: string;
             /** @enum {string} */
@@ -2273,6 +2416,15 @@ export interface components {
             /** @description Bytes, pieces or seconds. */
             value: number;
         };
+        OfRuleView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            name: string;
+            rule: string;
+            weeks: components["schemas"]["WeekView"][];
+        };
         OrderCriterion: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
@@ -2286,6 +2438,14 @@ export interface components {
             /** @enum {string} */
             piece?: "all" | "local" | "domain" | "user" | "detail";
             values: string[];
+        };
+        OverlapView: {
+            /** Format: int32 */
+            messages: number;
+            one: string;
+            oneName: string;
+            other: string;
+            otherName: string;
         };
         Pace: {
             /** Format: int32 */
@@ -2457,12 +2617,67 @@ export interface components {
             days: number;
             document: components["schemas"]["RuleBook"];
         };
+        RehearsalBegun: {
+            /** Format: int32 */
+            days: number;
+            document: components["schemas"]["RuleBook"];
+        };
+        RehearsalKeeping: {
+            /** Format: int32 */
+            changing: number;
+            /** Format: int32 */
+            days: number;
+            document: components["schemas"]["RuleBook"];
+            /** Format: int32 */
+            messages: number;
+            name: string;
+        };
+        RehearsalResult: {
+            after: components["schemas"]["FateView"][];
+            again: components["schemas"]["AgainView"][];
+            before: components["schemas"]["FateView"][];
+            /** Format: int32 */
+            changing: number;
+            flows: components["schemas"]["FlowView"][];
+            /** Format: int32 */
+            messages: number;
+            /** Format: int32 */
+            moreThanOnce: number;
+            nearMisses: components["schemas"]["NearView"][];
+            overlaps: components["schemas"]["OverlapView"][];
+            rules: components["schemas"]["OfRuleView"][];
+            volumes: components["schemas"]["VolumeView"][];
+        };
+        RehearsalStanding: {
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            done: number;
+            id: string;
+            /** Format: int64 */
+            millis: number;
+            /** Format: int32 */
+            of: number;
+            result?: components["schemas"]["RehearsalResult"];
+            /** @enum {string} */
+            state: "RUNNING" | "DONE" | "ENDED" | "FAILED";
+        };
         RehearsalView: {
             /** Format: int32 */
             changed: number;
             examples: components["schemas"]["ChangeView"][];
             /** Format: int32 */
             messages: number;
+        };
+        RehearsedMessage: {
+            after: components["schemas"]["Statement"][];
+            before: components["schemas"]["Statement"][];
+            message: components["schemas"]["Line"];
+        };
+        RehearsedMessages: {
+            /** Format: int32 */
+            messages: number;
+            page: components["schemas"]["RehearsedMessage"][];
         };
         RemedyView: {
             document: components["schemas"]["RuleBook"];
@@ -3014,6 +3229,17 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        VolumeView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            /** Format: date */
+            busiest?: string;
+            destination: string;
+            /** Format: int32 */
+            onBusiest: number;
+        };
         Waiting: {
             /** Format: int32 */
             steps: number;
@@ -3030,6 +3256,14 @@ export interface components {
             fate: "PICKED_BY" | "HANDED_ON_TO" | "FILED_IN" | "REPLIED_WITH" | "IN_INBOX";
             must: boolean;
             of: string;
+        };
+        WeekView: {
+            /** Format: int32 */
+            after: number;
+            /** Format: int32 */
+            before: number;
+            /** Format: date */
+            week: string;
         };
         WhoView: {
             /** @enum {string} */
@@ -4594,6 +4828,222 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RehearsalView"];
+                };
+            };
+        };
+    };
+    beginRehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsalBegun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RehearsalStanding"];
+                };
+            };
+        };
+    };
+    keptRehearsals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptLine"][];
+                };
+            };
+        };
+    };
+    keepRehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsalKeeping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptLine"];
+                };
+            };
+        };
+    };
+    keptRehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["KeptRehearsal"];
+                };
+            };
+        };
+    };
+    removeRehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rehearsalStanding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RehearsalStanding"];
+                };
+            };
+        };
+    };
+    endRehearsal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rehearsedMessages: {
+        parameters: {
+            query: {
+                of: "CHANGING" | "FLOW" | "RULE_BEFORE" | "RULE_AFTER" | "NEAR" | "OVERLAP" | "AGAIN" | "TO" | "REPLIES";
+                one?: string;
+                other?: string;
+                since?: string;
+                days?: number;
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RehearsedMessages"];
+                };
+            };
+        };
+    };
+    bothDecisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BothDecisions"];
                 };
             };
         };

@@ -13,6 +13,7 @@ import { Records } from '../features/records';
 import { RuleList } from '../features/rules';
 import { SignIn, useSession } from '../features/session';
 import { Templates } from '../features/templates';
+import { Rehearse } from '../features/rehearsal';
 import { Trials } from '../features/trials';
 import { Workbench } from '../features/workbench';
 import { Empty, Loading, Trouble } from '../ui/States';
@@ -85,6 +86,7 @@ function Door() {
             <Route path="/rules/:rule" element={<Workbench />} />
             <Route path="/templates" element={<Templates />} />
             <Route path="/trials" element={<Trials />} />
+            <Route path="/trials/rehearsal" element={<Rehearse />} />
             <Route path="/records" element={<Records />} />
             <Route path="/address-book" element={<AddressBook />} />
             {demo && <Route path="/outside" element={<Outside />} />}

@@ -1,1 +1,2 @@
 export { Workbench } from './parts/Workbench';
+export { keptRule, placed } from './model';

@@ -98,6 +98,20 @@ export function ask(draft: Draft): Asked | undefined {
   return { rule };
 }
 
+/** Rules with one as it is being made, at the place that it is to have. */
+export function placed(rules: Rule[], rule: Rule, order: number): Rule[] {
+  const rest = rules.filter((other) => other.id !== rule.id);
+  rest.splice(Math.min(order, rest.length), 0, rule);
+  return rest;
+}
+
+/** What was kept of a rule being made: the rule and its place, as far as it can be asked about. */
+export function keptRule(bench: unknown): { rule: Rule; order: number } | undefined {
+  const draft = bench as Draft | undefined;
+  const asked = draft && ask(draft);
+  return asked && { rule: asked.rule, order: draft.order };
+}
+
 function meanings(items: Item[]): Criterion[] {
   return items.map(meant).filter((one): one is Criterion => one !== undefined);
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayAndTime } from '../../../lib/dates';
@@ -38,6 +38,7 @@ export function Trials() {
 
 function All({ view }: { view: Schemas['TrialsView'] }) {
   const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
   const beside = useMatches(BESIDE);
   const lines = [...view.rules.flatMap((rule) => rule.trials), ...view.others];
   const asked = lines.find((trial) => trial.id === search.get('trial'));
@@ -59,6 +60,9 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
           <span className="grow text-sm text-ink2" role="status">
             {inWords(view)}
           </span>
+          <Button small onClick={() => void navigate('/trials/rehearsal')}>
+            Rehearse …
+          </Button>
           {view.kept > 0 && (
             <Button small onClick={() => show({ ...(asked && { trial: asked.id }), real: '' })}>
               Send a real test …

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Problem, problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { count, counted } from '../../../lib/numbers';
@@ -10,7 +10,7 @@ import { LoopRefused, loopOf } from '../../loops';
 import { useDone } from '../../mailbox';
 import { TrialsOfRule, TrialsRefused, trialsAgainst } from '../../trials';
 import { useRuleBook, useSaveRuleBook, withRules, type Rule, type RuleBook } from '../../rules';
-import { ask, draftOf, lacking, type Draft, type Fault } from '../model';
+import { ask, draftOf, lacking, placed, type Draft, type Fault } from '../model';
 
 interface Props {
   draft: Draft;
@@ -124,6 +124,11 @@ export function SaveBar(props: Props) {
           {lacks.length > 0 ? lacks.join(' ') : changes(begin, draft, isNew, difference)}
         </span>
         {!isNew && !saving.isError && <TrialsOfRule rule={draft.id} />}
+        {asked && (
+          <Link className="text-sm text-moss hover:underline" to="/trials/rehearsal">
+            Rehearse
+          </Link>
+        )}
         {begin !== draft && <Discard isNew={isNew} onYes={onDrop} />}
         <Button
           disabled={!now || !asked || unfinished.length > 0 || saving.isPending}
@@ -243,12 +248,6 @@ function draftIn(book: RuleBook, draft: Draft): Draft {
 }
 
 /** The rules with one put at its order. */
-function placed(rules: Rule[], rule: Rule, order: number): Rule[] {
-  const rest = rules.filter((other) => other.id !== rule.id);
-  rest.splice(Math.min(order, rest.length), 0, rule);
-  return rest;
-}
-
 function changes(
   begin: Draft,
   draft: Draft,

@@ -14,7 +14,7 @@ import picocli.CommandLine.Command;
         description = "Decides what rules do with mail, runs trials, and carries rules from one format to another.",
         mixinStandardHelpOptions = true,
         version = "Jubek 0.1.0",
-        subcommands = {Decide.class, Convert.class, Try.class})
+        subcommands = {Decide.class, Convert.class, Try.class, Rehearse.class})
 public final class Jubek implements Runnable {
     static final int DIFFERS = 1;
     static final int AT_FAULT = 2;

@@ -109,6 +109,30 @@ class JubekTest {
     }
 
     @Test
+    void rulesAreRehearsedOverAFileOfManyMessages() throws IOException {
+        Path now = file(
+                "now.sieve",
+                "require \"fileinto\"; if header :contains \"subject\" \"visit\" { fileinto \"Visits\"; }");
+        Path then = file(
+                "then.sieve",
+                "require \"fileinto\"; if header :contains \"subject\" \"seeds\" { fileinto \"Seeds\"; }");
+        Path many = file(
+                "many.mbox",
+                "From a Mon May  4 09:00:00 2026\n" + MAIL
+                        + "\nFrom b Mon May  4 09:00:00 2026\nSubject: our seeds\n\nx\n"
+                        + "\nFrom c Mon May  4 09:00:00 2026\nSubject: x\n\nx\n");
+        String[] asked = {"rehearse", "--rules", now.toString(), "--other", then.toString(), "--mail", many.toString()};
+        assertThat(run(asked)).isEqualTo(1);
+        assertThat(out.lines())
+                .containsExactlyInAnyOrder(
+                        "3 messages, 2 change hands",
+                        "  1  filed in Visits -> left in the inbox",
+                        "  1  left in the inbox -> filed in Seeds");
+        asked[4] = now.toString();
+        assertThat(run(asked)).isZero();
+    }
+
+    @Test
     void rulesAreCarriedBothWaysAndWhatIsLostIsListedWithStatus3() throws IOException {
         Path json = folder.resolve("a.json");
         Path sieve = file(

@@ -44,6 +44,7 @@ abstract class Journey {
             entry("address-book", "/address-book"),
             entry("workbench", "/rules/school-visits"),
             entry("trials", "/trials"),
+            entry("rehearsal", "/trials/rehearsal"),
             entry("records", "/records"),
             entry("outside", "/outside"));
 

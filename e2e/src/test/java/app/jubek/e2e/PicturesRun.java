@@ -67,13 +67,6 @@ class PicturesRun extends Journey {
         button("See what recipients see …").click();
         settled();
         picture("as-received");
-        visit("/incoming");
-        page.getByRole(AriaRole.LISTITEM)
-                .filter(new Locator.FilterOptions().setHasText("Lost: a"))
-                .getByText("Start a rule")
-                .click();
-        settled();
-        picture("suggested-criteria");
         agreement();
         handedOn();
         waiting();
@@ -148,6 +141,13 @@ class PicturesRun extends Journey {
         page.getByText("is on.").first().waitFor();
         visit("/trials");
         picture("trials");
+        visit("/trials/rehearsal");
+        page.getByLabel("“School visits to the education desk” paused").check();
+        page.getByLabel("“Glasshouse alarms to whoever is on duty” paused").check();
+        button("Rehearse").click();
+        page.getByText("stay as they are").waitFor();
+        settled();
+        picture("rehearsal");
     }
 
     private void composed() {

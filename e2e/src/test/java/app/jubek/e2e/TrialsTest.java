@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -75,7 +76,9 @@ class TrialsTest extends Journey {
         rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep")))
                 .first()
                 .click();
-        assertThat(rule.getByText("picked by").or(rule.getByText("handed on to")).first())
+        assertThat(rule.getByText("picked by")
+                        .or(rule.getByText("handed on to"))
+                        .first())
                 .isVisible();
 
         button("Send a real test …").click();
@@ -96,6 +99,56 @@ class TrialsTest extends Journey {
         assertThat(page.getByText("2 messages of tests removed.")).isVisible();
         button("Close").click();
         assertThat(record("bulb swap", "redirected to")).containsText("real test, from tove@letterbox.example");
+    }
+
+    @Test
+    void aPausedRuleIsRehearsedOverPastMailKeptWithANameAndUsed() {
+        page.navigate(Demo.ADDRESS + "/rules/new");
+        type("add a value to words", "Lost: a");
+        newStep("file it in a folder");
+        page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Lost things");
+        page.getByLabel("Name of the rule").fill("Lost things");
+        button("Save paused").click();
+        assertThat(page.getByText("is saved and paused.")).isVisible();
+
+        visit("/trials/rehearsal");
+        for (Locator chosen : page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setChecked(true))
+                .all()) {
+            chosen.uncheck();
+        }
+        page.getByLabel("“Lost things” switched on").check();
+        button("Rehearse").click();
+        assertThat(page.getByText("stay as they are")).isVisible();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName(Pattern.compile("left in the inbox → filed in Lost things")))
+                .click();
+        Locator messages = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("left in the inbox → filed in Lost things"));
+        messages.getByRole(AriaRole.LISTITEM).first().getByRole(AriaRole.BUTTON).click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("by the rules of now")))
+                .containsText("“Lost things”: paused.");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("by the others")))
+                .containsText("“Lost things”: picked");
+        assertThat(findings(page)).as("a rehearsal").isEmpty();
+        for (String tab : List.of("per rule", "overlaps", "near misses", "more than one reply", "volume")) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + tab)))
+                    .click();
+            assertThat(findings(page)).as(tab).isEmpty();
+        }
+        button("Keep as …").click();
+        page.getByLabel("name", new Page.GetByLabelOptions().setExact(true)).fill("With lost things");
+        button("Keep it").click();
+        assertThat(page.getByText("The rehearsal is kept as “With lost things”."))
+                .isVisible();
+        button("Use these rules").click();
+        assertThat(page.getByText("The rehearsed rules are saved.")).isVisible();
+        button("Kept: 1 …").click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Open, to rehearse it again"))
+                .click();
+        button("Rehearse").click();
+        assertThat(page.getByText("0 messages change hands")).isVisible();
     }
 
     @Test

@@ -140,6 +140,11 @@ public final class Rehearsal {
                         .toList());
     }
 
+    /** Where the messages are that came in on these days. */
+    public BitSet within(LocalDate first, LocalDate last) {
+        return where(at -> !day(at).isBefore(first) && !day(at).isAfter(last));
+    }
+
     private LocalDate day(int at) {
         return LocalDate.ofInstant(past.message(at).received(), zone);
     }
@@ -188,7 +193,7 @@ public final class Rehearsal {
         return after.side()
                 .differing(before.side())
                 .limit(NEAR_OF_RULES)
-                .flatMap(id -> after.side().book().find(id).stream())
+                .flatMap(id -> after.side().book().find(id).filter(Rule::on).stream())
                 .map(rule -> new Near(rule, NearMisses.of(rule.picksOut(), past, past.holding(rule.picksOut()))))
                 .filter(near -> !near.where().isEmpty())
                 .toList();

@@ -42,7 +42,8 @@ public record Side(RuleBook book, DecisionContext at) {
         }
     }
 
-    Fate fate(Decision decision) {
+    /** What a decision by this side makes of a message. */
+    public Fate fate(Decision decision) {
         List<Statement> does = new ArrayList<>();
         decision.planned().stream()
                 .filter(planned -> planned.step() != Step.Plain.KEEP)

@@ -68,7 +68,13 @@ class RealTestController {
                 .map(each -> new PossibleTest(
                         each.kept().id().toString(),
                         each.kept().name(),
-                        each.kept().trial().seen().message().sender().map(MailAddress::address).orElse(""),
+                        each.kept()
+                                .trial()
+                                .seen()
+                                .message()
+                                .sender()
+                                .map(MailAddress::address)
+                                .orElse(""),
                         each.test().against(),
                         each.test().expected().happens().stream()
                                 .map(TrialResult.Happening::what)

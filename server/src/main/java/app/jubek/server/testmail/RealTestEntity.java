@@ -97,8 +97,8 @@ class RealTestEntity {
     }
 
     SentTest sent() {
-        Optional<SentTest.CameIn> cameIn = Optional.ofNullable(cameInAt)
-                .map(at -> new SentTest.CameIn(Optional.ofNullable(message), at, unmet()));
+        Optional<SentTest.CameIn> cameIn =
+                Optional.ofNullable(cameInAt).map(at -> new SentTest.CameIn(Optional.ofNullable(message), at, unmet()));
         return new SentTest(
                 id,
                 mailboxId,

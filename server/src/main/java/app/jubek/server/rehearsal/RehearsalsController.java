@@ -1,0 +1,185 @@
+package app.jubek.server.rehearsal;
+
+import app.jubek.core.rehearsal.Rehearsal;
+import app.jubek.core.rehearsal.Side;
+import app.jubek.core.rule.RuleId;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.account.Allowed;
+import app.jubek.server.pastmail.PastMail;
+import app.jubek.server.platform.Refused;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Other rules over past mail, beside those of now. */
+@RestController
+class RehearsalsController {
+    private static final int PAGE = 50;
+
+    private final Rehearsals rehearsals;
+
+    RehearsalsController(Rehearsals rehearsals) {
+        this.rehearsals = rehearsals;
+    }
+
+    /**
+     * @param document the rules to be rehearsed, all of them
+     */
+    record RehearsalBegun(
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document, int days) {}
+
+    /**
+     * @param done messages that were looked at
+     * @param of messages in all; 0 while past mail is still being read
+     * @param result once it is done
+     */
+    record RehearsalStanding(
+            String id,
+            Rehearsals.State state,
+            int done,
+            int of,
+            int days,
+            long millis,
+            Optional<RehearsalViews.RehearsalResult> result) {}
+
+    @PostMapping("/api/mailboxes/{mailbox}/rehearsals")
+    RehearsalStanding beginRehearsal(@Allowed UUID mailbox, @RequestBody RehearsalBegun begun) {
+        return standing(rehearsals.begin(mailbox, RuleBookJson.read(begun.document()), begun.days()));
+    }
+
+    @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}")
+    RehearsalStanding rehearsalStanding(@Allowed UUID mailbox, @PathVariable UUID rehearsal) {
+        return standing(rehearsals.find(mailbox, rehearsal));
+    }
+
+    private static RehearsalStanding standing(Rehearsals.Job job) {
+        return new RehearsalStanding(
+                job.id().toString(),
+                job.state(),
+                job.done(),
+                job.of(),
+                job.days(),
+                job.millis(),
+                job.made().map(RehearsalViews::result));
+    }
+
+    @DeleteMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}")
+    void endRehearsal(@Allowed UUID mailbox, @PathVariable UUID rehearsal) {
+        rehearsals.end(mailbox, rehearsal);
+    }
+
+    /** Of which number the messages are asked for. */
+    enum Of {
+        CHANGING,
+        /** From the fate {@code one} to the fate {@code other}. */
+        FLOW,
+        /** Each of the next three of the rule {@code one}. */
+        RULE_BEFORE,
+        RULE_AFTER,
+        NEAR,
+        /** Of the rules {@code one} and {@code other}. */
+        OVERLAP,
+        /** Of the sender {@code one}. */
+        AGAIN,
+        /** To the destination {@code one}. */
+        TO,
+        REPLIES
+    }
+
+    /**
+     * @param before what is done by the rules of now
+     * @param after and by the others
+     */
+    record RehearsedMessage(PastMail.Line message, List<Statement> before, List<Statement> after) {}
+
+    record RehearsedMessages(int messages, List<RehearsedMessage> page) {}
+
+    /**
+     * @param since only messages of this day and the days after it; with {@code days}
+     */
+    @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/messages")
+    RehearsedMessages rehearsedMessages(
+            @Allowed UUID mailbox,
+            @PathVariable UUID rehearsal,
+            @RequestParam Of of,
+            @RequestParam(defaultValue = "") String one,
+            @RequestParam(defaultValue = "") String other,
+            @RequestParam Optional<LocalDate> since,
+            @RequestParam(defaultValue = "1") int days,
+            @RequestParam(defaultValue = "0") int offset) {
+        Rehearsal made = rehearsals.made(mailbox, rehearsal);
+        BitSet where = where(made, of, one, other);
+        since.ifPresent(first -> where.and(made.within(first, first.plusDays(Math.max(1, days) - 1L))));
+        int[] newestFirst =
+                where.stream().map(at -> -at).sorted().map(at -> -at).toArray();
+        List<RehearsedMessage> page = IntStream.of(newestFirst)
+                .skip(Math.max(0, offset))
+                .limit(PAGE)
+                .mapToObj(at -> line(made, at))
+                .toList();
+        return new RehearsedMessages(newestFirst.length, page);
+    }
+
+    private static BitSet where(Rehearsal made, Of of, String one, String other) {
+        return switch (of) {
+            case CHANGING -> made.changing();
+            case FLOW -> flow(made, one, other);
+            case RULE_BEFORE -> made.before().picked(new RuleId(one));
+            case RULE_AFTER -> made.after().picked(new RuleId(one));
+            case OVERLAP -> made.overlap(new RuleId(one), new RuleId(other));
+            case NEAR ->
+                made.nearMisses().stream()
+                        .filter(near -> near.rule().id().value().equals(one))
+                        .map(Rehearsal.Near::where)
+                        .findFirst()
+                        .orElseGet(BitSet::new);
+            case AGAIN -> made.after().answered(one);
+            case TO -> made.after().reaching(one);
+            case REPLIES -> made.after().answered();
+        };
+    }
+
+    private static BitSet flow(Rehearsal made, String from, String to) {
+        RehearsalViews.Fates fates = RehearsalViews.Fates.of(made.flows());
+        Optional<Side.Fate> was = fates.find(from);
+        Optional<Side.Fate> would = fates.find(to);
+        return was.isPresent() && would.isPresent()
+                ? made.of(new Rehearsal.Flow(was.get(), would.get(), 0))
+                : new BitSet();
+    }
+
+    private static RehearsedMessage line(Rehearsal made, int at) {
+        return new RehearsedMessage(
+                PastMail.Line.of(made.past().message(at)),
+                made.before().fate(at).statements(),
+                made.after().fate(at).statements());
+    }
+
+    /** The whole decision on one message by each, a statement for each rule and each step. */
+    record BothDecisions(List<Statement> before, List<Statement> after) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/messages/{message}")
+    BothDecisions bothDecisions(@Allowed UUID mailbox, @PathVariable UUID rehearsal, @PathVariable long message) {
+        Rehearsal made = rehearsals.made(mailbox, rehearsal);
+        int at = IntStream.range(0, made.past().size())
+                .filter(i -> made.past().message(i).id() == message)
+                .findFirst()
+                .orElseThrow(Refused::notFound);
+        return new BothDecisions(
+                made.before().decision(at).statements(),
+                made.after().decision(at).statements());
+    }
+}

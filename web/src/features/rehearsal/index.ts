@@ -1,0 +1,1 @@
+export { Rehearse } from './parts/Rehearse';
