@@ -12,7 +12,6 @@ import app.jubek.core.trial.TrialRun;
 import app.jubek.core.view.MessageContext;
 import app.jubek.core.view.MessageView;
 import app.jubek.core.wording.Statement;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -22,68 +21,69 @@ import java.util.Optional;
  * @param against why sending it proves nothing; empty when it can be sent
  */
 public record RealTest(TrialResult expected, Optional<Statement> against) {
-    /**
-     * @param sent the message as it would be sent
-     * @param trying as trials are judged: nobody was answered yet, and everybody agreed
-     * @param arriving as it would be judged when it came in now
-     */
-    public static RealTest of(
-            RuleBook book, Trial trial, ReadMessage sent, DecisionContext trying, DecisionContext arriving) {
-        Judging judging = new Judging(book, trial, trying);
-        TrialResult expected = judging.result(sent, arriving.context(), arriving);
-        return new RealTest(expected, expected.holds() ? judging.itself() : judging.why(sent, expected));
-    }
-
     /** Why a mailbox can't write to itself for a test; empty where the address is none of its own. */
     public static Optional<Statement> toOneself(OwnSide own, MailAddress from) {
         return own.isOwn(from) ? Optional.of(RealTestPhrase.TO_ONESELF.with(from.address())) : Optional.empty();
     }
 
-    /** Changes one thing after the other, to see which makes the difference. */
-    private record Judging(RuleBook book, Trial trial, DecisionContext trying) {
-        Optional<Statement> itself() {
-            return holds(message(), context()) ? Optional.empty() : Optional.of(RealTestPhrase.DIFFERS_ALREADY.with());
+    /**
+     * Judges one trial after the other. Of one that would come out otherwise one thing after the other is changed, to see
+     * which makes the difference.
+     */
+    public static final class Judge {
+        private final TrialRun trying;
+        private final TrialRun arriving;
+        private final MessageContext now;
+
+        /**
+         * @param trying as trials are judged: nobody was answered yet, and everybody agreed
+         * @param arriving as a message would be judged that came in now
+         */
+        public Judge(RuleBook book, DecisionContext trying, DecisionContext arriving) {
+            this.trying = TrialRun.over(book, trying);
+            this.arriving = TrialRun.over(book, arriving);
+            this.now = arriving.context();
         }
 
-        Optional<Statement> why(ReadMessage sent, TrialResult expected) {
+        /**
+         * @param sent the message as it would be sent
+         */
+        public RealTest of(Trial trial, ReadMessage sent) {
+            TrialResult expected = arriving.result(seen(trial, sent, now));
+            boolean itself = trying.result(trial).holds();
+            if (!itself) {
+                return new RealTest(expected, Optional.of(RealTestPhrase.DIFFERS_ALREADY.with()));
+            }
+            return new RealTest(
+                    expected, expected.holds() ? Optional.empty() : Optional.of(why(trial, sent, expected)));
+        }
+
+        private Statement why(Trial trial, ReadMessage sent, TrialResult expected) {
+            ReadMessage message = trial.seen().message();
+            MessageContext context = trial.seen().context();
             MailAddress from = sent.sender().orElseThrow();
-            MessageContext now = trying.context();
-            if (!holds(message(), context())) {
-                return itself();
+            if (!holds(trial, message.writtenBy(from), context)) {
+                return RealTestPhrase.RESTS_ON_SENDER.with(from.address());
             }
-            if (!holds(message().writtenBy(from), context())) {
-                return Optional.of(RealTestPhrase.RESTS_ON_SENDER.with(from.address()));
+            if (!holds(trial, message, context.cameIn(now.received()))) {
+                return RealTestPhrase.RESTS_ON_TIME.with();
             }
-            if (!holds(message(), context().cameIn(now.received()))) {
-                return Optional.of(RealTestPhrase.RESTS_ON_TIME.with());
-            }
-            if (!holds(message(), context().conversing(false))) {
-                return Optional.of(RealTestPhrase.RESTS_ON_CONVERSATION.with());
+            if (!holds(trial, message, context.conversing(false))) {
+                return RealTestPhrase.RESTS_ON_CONVERSATION.with();
             }
             Optional<NotDone> stands = expected.decision().notDone().stream().findFirst();
-            return Optional.of(
-                    stands.isPresent() && holds(sent, now)
-                            ? RealTestPhrase.NOT_DONE_NOW.with(
-                                    stands.get().planned().statement(),
-                                    stands.get().statement())
-                            : RealTestPhrase.RESTS_ON_WHAT_IS_LEFT_OUT.with());
+            return stands.isPresent() && holds(trial, sent, now)
+                    ? RealTestPhrase.NOT_DONE_NOW.with(
+                            stands.get().planned().statement(), stands.get().statement())
+                    : RealTestPhrase.RESTS_ON_WHAT_IS_LEFT_OUT.with();
         }
 
-        private ReadMessage message() {
-            return trial.seen().message();
+        private boolean holds(Trial trial, ReadMessage message, MessageContext context) {
+            return trying.result(seen(trial, message, context)).holds();
         }
 
-        private MessageContext context() {
-            return trial.seen().context();
-        }
-
-        private boolean holds(ReadMessage message, MessageContext context) {
-            return result(message, context, trying).holds();
-        }
-
-        TrialResult result(ReadMessage message, MessageContext context, DecisionContext at) {
-            Trial other = new Trial(trial.id(), new MessageView(message, context), trial.expectations());
-            return TrialRun.of(book, List.of(other), at).get(0);
+        private static Trial seen(Trial trial, ReadMessage message, MessageContext context) {
+            return new Trial(trial.id(), new MessageView(message, context), trial.expectations());
         }
     }
 }

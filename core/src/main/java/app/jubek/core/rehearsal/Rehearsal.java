@@ -140,9 +140,12 @@ public final class Rehearsal {
                         .toList());
     }
 
-    /** Where the messages are that came in on these days. */
-    public BitSet within(LocalDate first, LocalDate last) {
-        return where(at -> !day(at).isBefore(first) && !day(at).isAfter(last));
+    /** Where the messages are that came in on a day, or on the days after it. */
+    public BitSet within(LocalDate first, int days) {
+        return where(at -> {
+            long after = day(at).toEpochDay() - first.toEpochDay();
+            return after >= 0 && after < days;
+        });
     }
 
     private LocalDate day(int at) {

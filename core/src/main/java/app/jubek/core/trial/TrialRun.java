@@ -19,12 +19,14 @@ import java.util.stream.Collectors;
 public final class TrialRun {
     private final RuleBook book;
     private final DecisionContext at;
+    private final Names names;
     private final Set<RuleId> paused;
     private final Map<Set<RuleId>, CompiledBook> compiled = new HashMap<>();
 
     private TrialRun(RuleBook book, DecisionContext at) {
         this.book = book;
         this.at = at;
+        this.names = new Names(book, at.prepared());
         this.paused =
                 book.all().stream().filter(rule -> !rule.on()).map(Rule::id).collect(Collectors.toSet());
     }
@@ -32,13 +34,19 @@ public final class TrialRun {
     /**
      * @param at of the mailbox; the context of each message takes its place
      */
-    public static List<TrialResult> of(RuleBook book, List<Trial> trials, DecisionContext at) {
-        TrialRun run = new TrialRun(book, at);
-        Names names = new Names(book, at.prepared());
-        return trials.stream().map(trial -> run.result(trial, names)).toList();
+    public static TrialRun over(RuleBook book, DecisionContext at) {
+        return new TrialRun(book, at);
     }
 
-    private TrialResult result(Trial trial, Names names) {
+    /**
+     * @param at of the mailbox; the context of each message takes its place
+     */
+    public static List<TrialResult> of(RuleBook book, List<Trial> trials, DecisionContext at) {
+        TrialRun run = over(book, at);
+        return trials.stream().map(run::result).toList();
+    }
+
+    public TrialResult result(Trial trial) {
         Set<RuleId> tried = trial.rules().stream().filter(paused::contains).collect(Collectors.toSet());
         CompiledBook judging = compiled.computeIfAbsent(tried, on -> CompiledBook.of(book.withOn(on)));
         return TrialResult.of(

@@ -37,7 +37,7 @@ class RealTestTest {
         DecisionContext now = Mails.context();
         Trial trial =
                 new Trial("trial", new MessageView(original, now.context()), List.of(Expectation.picked(ID, picked)));
-        return RealTest.of(RuleBook.of(List.of(rule)), trial, sent(original), now, now);
+        return new RealTest.Judge(RuleBook.of(List.of(rule)), now, now).of(trial, sent(original));
     }
 
     private static ReadMessage sent(ReadMessage original) {

@@ -102,6 +102,7 @@ class RealTests {
         MessageContext context = to.contextOfInbox(people.of(to.id()), now);
         DecisionContext trying = contexts.withEverybodyAgreed(to, context);
         DecisionContext arriving = contexts.ofArrival(to, context, history.of(to.id(), List.of(from.key())));
+        RealTest.Judge judge = new RealTest.Judge(book, trying, arriving);
         return trials.readable(to.id()).stream()
                 .map(kept -> {
                     ReadMessage original = kept.trial().seen().message();
@@ -110,7 +111,7 @@ class RealTests {
                     Stamp stamp =
                             new Stamp(from, address, TestMessage.messageId(id.toString(), from), now.atZone(to.zone()));
                     byte[] bytes = TestMessage.bytes(original, to.own(), stamp);
-                    RealTest test = RealTest.of(book, kept.trial(), read(bytes), trying, arriving);
+                    RealTest test = judge.of(kept.trial(), read(bytes));
                     return new Possible(kept, stamp.messageId(), id, bytes, address, test);
                 })
                 .toList();

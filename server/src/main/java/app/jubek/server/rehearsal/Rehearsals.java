@@ -70,6 +70,7 @@ class Rehearsals {
         private volatile long millis;
         private volatile Instant asked;
         private volatile Optional<Rehearsal> made = Optional.empty();
+        private volatile Optional<RehearsalViews.RehearsalResult> result = Optional.empty();
 
         Job(UUID mailbox, RuleBook rules, int days, Instant asked) {
             this.mailbox = mailbox;
@@ -108,6 +109,10 @@ class Rehearsals {
             return made;
         }
 
+        Optional<RehearsalViews.RehearsalResult> result() {
+            return result;
+        }
+
         private boolean goesOn(int at) {
             done = at;
             return state == State.RUNNING;
@@ -140,6 +145,7 @@ class Rehearsals {
         job.of = window.past().size();
         var at = contexts.ofRehearsal(window.mailbox(), window.now());
         job.made = Rehearsal.of(window.past(), new Side(window.book(), at), new Side(job.rules, at), job::goesOn);
+        job.result = job.made.map(RehearsalViews::result);
         job.millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
         job.done = job.of;
         if (job.made.isPresent()) {

@@ -67,13 +67,7 @@ class RehearsalsController {
 
     private static RehearsalStanding standing(Rehearsals.Job job) {
         return new RehearsalStanding(
-                job.id().toString(),
-                job.state(),
-                job.done(),
-                job.of(),
-                job.days(),
-                job.millis(),
-                job.made().map(RehearsalViews::result));
+                job.id().toString(), job.state(), job.done(), job.of(), job.days(), job.millis(), job.result());
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}")
@@ -122,7 +116,7 @@ class RehearsalsController {
             @RequestParam(defaultValue = "0") int offset) {
         Rehearsal made = rehearsals.made(mailbox, rehearsal);
         BitSet where = where(made, of, one, other);
-        since.ifPresent(first -> where.and(made.within(first, first.plusDays(Math.max(1, days) - 1L))));
+        since.ifPresent(first -> where.and(made.within(first, days)));
         int[] newestFirst =
                 where.stream().map(at -> -at).sorted().map(at -> -at).toArray();
         List<RehearsedMessage> page = IntStream.of(newestFirst)
