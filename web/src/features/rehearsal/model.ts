@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { counted } from '../../lib/numbers';
+import { count, counted } from '../../lib/numbers';
 import type { KeptDraft } from '../drafts';
 import { switched, withRules, type Rule, type RuleBook } from '../rules';
 import { keptRule, placed } from '../workbench';
@@ -68,7 +68,7 @@ export function secondsInWords(millis: number): string {
 }
 
 export function progressInWords({ done, of }: Schemas['RehearsalStanding']): string {
-  return of === 0 ? 'Reading past mail …' : `${counted(done, 'message')} of ${counted(of, 'message')} …`;
+  return of === 0 ? 'Reading past mail …' : `${count(done)} of ${counted(of, 'message')} …`;
 }
 
 /** One column of the picture. */

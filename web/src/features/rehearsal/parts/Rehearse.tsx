@@ -99,6 +99,9 @@ function Place({ version, now, drafts }: Props) {
           >
             Rehearse
           </Button>
+          {picked.length === 0 && !other && changes.length > 0 && (
+            <span className="text-sm text-ink2">Choose what to try.</span>
+          )}
           {shown?.state === 'RUNNING' && <Running of={shown} onEnd={() => begin.reset()} />}
           {shown?.state === 'DONE' && stale && (
             <span className="text-sm text-ink2">The result below is of what was chosen before.</span>

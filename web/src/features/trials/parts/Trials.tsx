@@ -60,15 +60,17 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
           <span className="grow text-sm text-ink2" role="status">
             {inWords(view)}
           </span>
-          <Button small onClick={() => void navigate('/trials/rehearsal')}>
-            Rehearse …
-          </Button>
-          {view.kept > 0 && (
-            <Button small onClick={() => show({ ...(asked && { trial: asked.id }), real: '' })}>
-              Send a real test …
+          <div className="flex flex-wrap gap-2.5">
+            <Button small onClick={() => void navigate('/trials/rehearsal')}>
+              Rehearse …
             </Button>
-          )}
-          <TrialFiles some={view.kept > 0} />
+            {view.kept > 0 && (
+              <Button small onClick={() => show({ ...(asked && { trial: asked.id }), real: '' })}>
+                Send a real test …
+              </Button>
+            )}
+            <TrialFiles some={view.kept > 0} />
+          </div>
         </div>
         {view.rules.length === 0 && view.kept === 0 && (
           <Empty>
@@ -124,5 +126,5 @@ function All({ view }: { view: Schemas['TrialsView'] }) {
 function inWords({ kept, differing, ranAt }: Schemas['TrialsView']): string {
   return kept === 0
     ? 'none kept yet'
-    : `${counted(kept, 'kept', 'kept')} · ${count(kept - differing)} hold · ${count(differing)} ${differing === 1 ? 'differs' : 'differ'} · run ${dayAndTime(ranAt)}, after the last change`;
+    : `${counted(kept, 'kept', 'kept')} · ${count(kept - differing)} hold · ${count(differing)} ${differing === 1 ? 'differs' : 'differ'} · run ${dayAndTime(ranAt)}`;
 }
