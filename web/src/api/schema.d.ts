@@ -1829,6 +1829,12 @@ export interface components {
             path: number[];
             values: components["schemas"]["ValueFigures"][];
         };
+        DayView: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            messages: number;
+        };
         DemoClock: {
             /** Format: date-time */
             now: string;
@@ -2094,7 +2100,7 @@ export interface components {
         FollowedLine: {
             how: components["schemas"]["Statement"];
             /** @enum {string} */
-            stand: "DONE" | "BEYOND" | "AWAITED" | "NOT_DONE" | "STUCK";
+            stand: "DONE" | "BEYOND" | "AWAITED" | "WAITS" | "NOT_DONE" | "STUCK";
             what?: components["schemas"]["Statement"];
         };
         ForwardStep: {
@@ -3234,11 +3240,8 @@ export interface components {
             after: number;
             /** Format: int32 */
             before: number;
-            /** Format: date */
-            busiest?: string;
+            days: components["schemas"]["DayView"][];
             destination: string;
-            /** Format: int32 */
-            onBusiest: number;
         };
         Waiting: {
             /** Format: int32 */

@@ -42,6 +42,9 @@ describe('a real test', () => {
   it('is good only when it came in, nothing is stuck, and all is as it must be', () => {
     expect(verdict(sent({})).good).toBe(true);
     expect(verdict(sent({ open: true })).words).toBe('under way');
+    expect(verdict(sent({ open: true, lines: [{ stand: 'WAITS', how: said }] })).words).toBe(
+      'waits for somebody',
+    );
     expect(verdict(sent({ cameIn: false })).words).toBe('stuck');
     expect(verdict(sent({ unmet: [said] })).words).toBe('differs');
     expect(verdict(sent({ lines: [{ stand: 'STUCK', how: said }] })).words).toBe('stuck');

@@ -17,7 +17,8 @@ export function reached(tests: Possible[]): string[] {
 /** How a test that was sent stands, in a word. */
 export function verdict(test: Sent): { words: string; good: boolean | undefined } {
   if (test.open) {
-    return { words: 'under way', good: undefined };
+    const waits = test.lines.some((line) => line.stand === 'WAITS');
+    return { words: waits ? 'waits for somebody' : 'under way', good: undefined };
   }
   if (!test.cameIn) {
     return { words: 'stuck', good: false };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Rule } from '../rules';
-import { begun, difference, moves, offered, picture, withChanges, type Result } from './model';
+import { begun, byDay, difference, mostOf, moves, offered, picture, withChanges, type Result } from './model';
 
 const rule = (id: string, on: boolean): Rule => ({
   id,
@@ -57,6 +57,16 @@ describe('a rehearsal', () => {
     expect(moving.thick1).toBeCloseTo(filed.height / 3);
     expect(moving.thick2).toBeCloseTo(after.fates.find((one) => one.key === 'sent')!.height);
     expect(bands.filter((band) => !band.changes)).toHaveLength(2);
+  });
+
+  it('shows days on which nothing leaves between those on which something does', () => {
+    const days = [
+      { day: '2026-02-27', messages: 2 },
+      { day: '2026-03-02', messages: 5 },
+    ];
+    expect(byDay(days)).toEqual([2, 0, 0, 5]);
+    expect(mostOf(days)?.day).toBe('2026-03-02');
+    expect(byDay([])).toEqual([]);
   });
 
   it('says a difference with its sign', () => {

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { dayAfter } from '../../lib/dates';
 import { count, counted } from '../../lib/numbers';
 import type { KeptDraft } from '../drafts';
 import { switched, withRules, type Rule, type RuleBook } from '../rules';
@@ -10,6 +11,7 @@ type Fate = Schemas['FateView'];
 /** Something about the rules that can be tried: a draft, or a paused rule as if it were on. */
 export interface Change {
   key: string;
+  rule: string;
   words: string;
   apply: (rules: Rule[]) => Rule[];
 }
@@ -22,6 +24,7 @@ export function offered(rules: Rule[], drafts: Map<string, KeptDraft>): Change[]
       ? [
           {
             key: `draft ${id}`,
+            rule: id,
             words: `draft of “${draft.rule.name}”`,
             apply: (now: Rule[]) => placed(now, { ...draft.rule, on: true }, draft.order),
           },
@@ -29,24 +32,30 @@ export function offered(rules: Rule[], drafts: Map<string, KeptDraft>): Change[]
       : [];
   });
   const paused = rules
-    .filter((rule) => !rule.on && !drafted.some((draft) => draft.key === `draft ${rule.id}`))
+    .filter((rule) => !rule.on && !drafted.some((draft) => draft.rule === rule.id))
     .map((rule) => ({
       key: `paused ${rule.id}`,
+      rule: rule.id,
       words: `“${rule.name}” switched on`,
       apply: (now: Rule[]) => switched(now, rule.id, true),
     }));
   const off = rules
-    .filter((rule) => rule.on)
+    .filter((rule) => rule.on && !drafted.some((draft) => draft.rule === rule.id))
     .map((rule) => ({
       key: `on ${rule.id}`,
+      rule: rule.id,
       words: `“${rule.name}” paused`,
       apply: (now: Rule[]) => switched(now, rule.id, false),
     }));
   return [...drafted, ...paused, ...off];
 }
 
-/** Which of them one begins with: all drafts, or else all paused rules. */
-export function begun(changes: Change[]): string[] {
+/** Which of them one begins with: those of the rule that is asked for, or else all drafts, or else all paused rules. */
+export function begun(changes: Change[], rule: string | null = null): string[] {
+  const asked = changes.filter((change) => change.rule === rule);
+  if (asked.length > 0) {
+    return asked.map((change) => change.key);
+  }
   const drafts = changes.filter((change) => change.key.startsWith('draft '));
   const first = drafts.length > 0 ? drafts : changes.filter((change) => change.key.startsWith('paused '));
   return first.map((change) => change.key);
@@ -211,4 +220,25 @@ export function moves({
 export function difference(before: number, after: number): string {
   const by = after - before;
   return by === 0 ? '' : by > 0 ? `+${by}` : `−${-by}`;
+}
+
+type Day = Schemas['DayView'];
+
+/** The day with most; the first of several. */
+export function mostOf(days: Day[]): Day | undefined {
+  return days.reduce<Day | undefined>(
+    (most, day) => (most && most.messages >= day.messages ? most : day),
+    undefined,
+  );
+}
+
+/** How many on each day from the first to the last, those without any among them. */
+export function byDay(days: Day[]): number[] {
+  const counts = new Map(days.map((day) => [day.day, day.messages]));
+  const last = days.at(-1)?.day;
+  const all: number[] = [];
+  for (let day = days[0]?.day; day !== undefined && last !== undefined && day <= last; day = dayAfter(day)) {
+    all.push(counts.get(day) ?? 0);
+  }
+  return all;
 }

@@ -11,6 +11,7 @@ const STAND: Record<Sent['lines'][number]['stand'], string> = {
   DONE: '',
   BEYOND: '',
   AWAITED: 'text-ink2',
+  WAITS: 'font-semibold',
   NOT_DONE: '',
   STUCK: 'font-semibold text-clay',
 };

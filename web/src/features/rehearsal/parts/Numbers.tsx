@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { plainDay } from '../../../lib/dates';
 import { count } from '../../../lib/numbers';
 import { Bars } from '../../../ui/Bars';
-import { difference, type Result } from '../model';
+import { byDay, difference, mostOf, type Result } from '../model';
 import type { Ask } from './Result';
 
 interface Props {
@@ -194,14 +194,14 @@ export function Volumes({ of, onAsk }: Props) {
     return <Nothing>Nothing would leave this mailbox.</Nothing>;
   }
   return (
-    <Table head={['to', 'now', 'then', 'busiest day, then']}>
+    <Table head={['to', 'now', 'then', 'busiest day, then', 'by day, then']}>
       {of.volumes.map((one) => {
         const name = one.destination || 'senders, as replies';
         const asked =
           one.destination === ''
             ? ({ of: 'REPLIES' } as const)
             : ({ of: 'TO', one: one.destination } as const);
-        const day = one.busiest;
+        const busiest = mostOf(one.days);
         return (
           <tr key={one.destination}>
             <th scope="row" className={`${CELL} text-left font-semibold`}>
@@ -212,14 +212,27 @@ export function Volumes({ of, onAsk }: Props) {
               <Opens n={one.after} label={`to ${name}`} onOpen={() => onAsk(asked, `to ${name}`)} />
             </td>
             <td className={CELL}>
-              {day !== undefined && (
-                <Opens
-                  n={one.onBusiest}
-                  label={`to ${name} on ${plainDay(day)}`}
-                  onOpen={() => onAsk({ ...asked, since: day, days: 1 }, `to ${name} on ${plainDay(day)}`)}
-                />
-              )}{' '}
-              {day !== undefined && <span className="text-ink2">on {plainDay(day)}</span>}
+              {busiest && (
+                <>
+                  <Opens
+                    n={busiest.messages}
+                    label={`to ${name} on ${plainDay(busiest.day)}`}
+                    onOpen={() =>
+                      onAsk(
+                        { ...asked, since: busiest.day, days: 1 },
+                        `to ${name} on ${plainDay(busiest.day)}`,
+                      )
+                    }
+                  />{' '}
+                  <span className="text-ink2">on {plainDay(busiest.day)}</span>
+                </>
+              )}
+            </td>
+            <td className={CELL}>
+              <Bars
+                values={byDay(one.days)}
+                label={`by day: ${one.days.map((day) => `${plainDay(day.day)} ${day.messages}`).join(', ')}`}
+              />
             </td>
           </tr>
         );

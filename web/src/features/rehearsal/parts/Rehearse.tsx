@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -45,11 +45,14 @@ interface Props {
 
 function Place({ version, now, drafts }: Props) {
   const changes = offered(now.rules, drafts);
+  const [search] = useSearchParams();
   const usual = useEvidenceDays();
   const [days, setDays] = useState<number>(usual);
   const [chosen, setChosen] = useState<string[]>();
   const [other, setOther] = useState<{ words: string; document: RuleBook }>();
-  const picked = changes.filter((change) => (chosen ?? begun(changes)).includes(change.key));
+  const picked = changes.filter((change) =>
+    (chosen ?? begun(changes, search.get('rule'))).includes(change.key),
+  );
   const document = other?.document ?? withChanges(now, picked);
   const begin = useBegin();
   const standing = useStanding(begin.data?.id);

@@ -125,7 +125,7 @@ export function SaveBar(props: Props) {
         </span>
         {!isNew && !saving.isError && <TrialsOfRule rule={draft.id} />}
         {asked && (
-          <Link className="text-sm text-moss hover:underline" to="/trials/rehearsal">
+          <Link className="text-sm text-moss hover:underline" to={`/trials/rehearsal?rule=${draft.id}`}>
             Rehearse
           </Link>
         )}

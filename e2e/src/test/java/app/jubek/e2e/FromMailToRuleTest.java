@@ -127,20 +127,21 @@ class FromMailToRuleTest extends Journey {
         goTo("Rules");
         Locator grid = page.getByRole(AriaRole.GRID);
         grid.getByRole(AriaRole.ROW)
-                .filter(new Locator.FilterOptions().setHasText("Seed exchange list"))
+                .filter(new Locator.FilterOptions().setHasText("Visits to the tropics house"))
                 .click();
         button("Copy").click();
-        Locator copy =
-                grid.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Seed exchange list, copy"));
+        Locator copy = grid.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Visits to the tropics house, copy"));
         copy.click();
         copy.press("Space");
         assertThat(copy).containsText("worth a look");
         Locator findings = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings"));
-        assertThat(findings).containsText("picks out and does the same as “Seed exchange list”");
+        assertThat(findings).containsText("picks out and does the same as “Visits to the tropics house”");
         findings.getByText("Remove this rule").click();
         assertThat(copy).hasCount(0);
         button("History").click();
-        assertThat(page.getByText("“Seed exchange list, copy” is removed.")).isVisible();
+        assertThat(page.getByText("“Visits to the tropics house, copy” is removed."))
+                .isVisible();
         button("Close").click();
     }
 }

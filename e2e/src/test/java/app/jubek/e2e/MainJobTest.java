@@ -40,12 +40,14 @@ class MainJobTest extends Journey {
         page.getByLabel("add a value to words").pressSequentially("arriv");
         assertThat(page.getByText("Arriv").first()).isVisible();
         type("add a value to words", "arrival");
+        int byPhrase = picked();
         button("Leaves out").click();
         button("Add mail to leave out").click();
         type("add a value to words", "cancelled");
         int withException = picked();
-        assertThat(withException).isPositive().isLessThan(byDomain);
-        assertThat(page.locator("[data-counter=LEFT_OUT]")).hasText(String.valueOf(byDomain - withException));
+        assertThat(byPhrase).isLessThanOrEqualTo(byDomain);
+        assertThat(withException).isPositive().isLessThan(byPhrase);
+        assertThat(page.locator("[data-counter=LEFT_OUT]")).hasText(String.valueOf(byPhrase - withException));
 
         button("Does").click();
         chooseFrom("+ another action", "forward it");

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Trials kept with one click, a change that they hold back, and the deliberate way past them. */
-class TrialsTest extends Journey {
+class TrialsTest extends LeavesNoTrials {
     private static final String VISITS = "visits@ostrel-gardens.example";
     private static final String SEEDS = "seeds@ostrel-gardens.example";
     private static final String RULE = "Stalls at the herb fair";
@@ -81,6 +81,9 @@ class TrialsTest extends Journey {
                         .first())
                 .isVisible();
 
+        rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^picked")))
+                .first()
+                .click();
         button("Send a real test …").click();
         Locator sheet = page.getByRole(AriaRole.DIALOG);
         sheet.getByRole(AriaRole.COMBOBOX).fill(VISITS);
@@ -93,10 +96,11 @@ class TrialsTest extends Journey {
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Send 1 test"))
                 .click();
         assertThat(sheet).containsText("redirected to " + SEEDS + ": came in at " + SEEDS);
-        assertThat(sheet.getByText("as it must be")).isVisible();
+        assertThat(sheet.getByText("as it must be").first()).isVisible();
         assertThat(findings(page)).as("what came of it").isEmpty();
-        button("Clean up after 1 test").click();
-        assertThat(page.getByText("2 messages of tests removed.")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Clean up after")))
+                .click();
+        assertThat(page.getByText("of tests removed.")).isVisible();
         button("Close").click();
         assertThat(record("bulb swap", "redirected to")).containsText("real test, from tove@letterbox.example");
     }

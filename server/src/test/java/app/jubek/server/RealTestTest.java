@@ -150,10 +150,19 @@ class RealTestTest extends ServerTest {
         assertThat(sendTests(FROM, picked).statusCode()).isEqualTo(409);
         HttpResponse<String> toItself = sendTests("photos@ostrel-gardens.example", other);
         assertThat(toItself.statusCode()).isEqualTo(422);
+        jdbc.sql("insert into stop (mailbox, since, who) select id, now(), 'Ilse' from mailbox where address = ?")
+                .param(World.SEEDS)
+                .update();
+        assertThat(sendTests(World.SEEDS, other).statusCode()).isEqualTo(409);
+        jdbc.sql("delete from stop").update();
         ok(sendTests(FROM, other));
         await("it has come in", () -> latest().get("cameIn").booleanValue());
         assertThat(told()).containsExactly("REAL_TEST_CAME_IN");
         assertThat(latest().get("unmet").isEmpty()).isTrue();
+        String erased = latest().get("id").stringValue();
+        ok(send("DELETE", "/trials/of-person?address=tom@press.example", ""));
+        assertThat(browser.get("/api/mailboxes/" + mailbox + "/real-tests").toString())
+                .doesNotContain(erased);
     }
 
     @Test

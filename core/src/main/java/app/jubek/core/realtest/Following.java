@@ -63,6 +63,8 @@ public record Following(
         /** It left, and nobody here can see further. */
         BEYOND,
         AWAITED,
+        /** For a person, however long that takes. */
+        WAITS,
         NOT_DONE,
         STUCK
     }
@@ -81,9 +83,9 @@ public record Following(
                 : List.of(itself);
     }
 
-    /** Whether something is still to be waited for. */
+    /** Whether something is still to come of it, by itself or by a person. */
     public static boolean isOpen(List<Line> lines) {
-        return lines.stream().anyMatch(line -> line.stand() == Stand.AWAITED);
+        return lines.stream().anyMatch(line -> line.stand() == Stand.AWAITED || line.stand() == Stand.WAITS);
     }
 
     private Line itself() {
@@ -102,7 +104,7 @@ public record Following(
         return switch (step.state()) {
             case SENT, UNCERTAIN, UNDONE -> step.recipient().isEmpty() ? done(step) : left(step);
             case PLANNED, READY, SENDING -> underWay(step);
-            case HELD -> line(step, Stand.STUCK, told(step, RealTestPhrase.WAITS, RealTestPhrase.WAITS_AS));
+            case HELD -> line(step, Stand.WAITS, told(step, RealTestPhrase.WAITS, RealTestPhrase.WAITS_AS));
             case FAILED -> line(step, Stand.STUCK, told(step, RealTestPhrase.FAILED, RealTestPhrase.FAILED_AS));
             case WITHHELD, DISCARDED ->
                 line(step, Stand.NOT_DONE, told(step, RealTestPhrase.NOT_DONE, RealTestPhrase.NOT_DONE_AS));

@@ -219,12 +219,16 @@ public final class Rehearsal {
     }
 
     /**
+     * What reaches somebody on a day.
+     */
+    public record Day(LocalDate day, int messages) {}
+
+    /**
      * How much reaches somebody.
      *
-     * @param busiest the day on which most would
-     * @param onBusiest how many messages that are
+     * @param days those on which anything would
      */
-    public record Volume(String destination, int before, int after, Optional<LocalDate> busiest, int onBusiest) {}
+    public record Volume(String destination, int before, int after, List<Day> days) {}
 
     /** By destination, those that would get most first; replies to senders are not among them. */
     public List<Volume> volumes() {
@@ -243,12 +247,12 @@ public final class Rehearsal {
     private Volume volume(String to, BitSet was, BitSet would) {
         Map<LocalDate, Integer> days = new TreeMap<>();
         would.stream().forEach(at -> days.merge(day(at), 1, Integer::sum));
-        Optional<Map.Entry<LocalDate, Integer>> most = days.entrySet().stream().max(Map.Entry.comparingByValue());
         return new Volume(
                 to,
                 was.cardinality(),
                 would.cardinality(),
-                most.map(Map.Entry::getKey),
-                most.map(Map.Entry::getValue).orElse(0));
+                days.entrySet().stream()
+                        .map(each -> new Day(each.getKey(), each.getValue()))
+                        .toList());
     }
 }

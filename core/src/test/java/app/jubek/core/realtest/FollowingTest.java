@@ -66,7 +66,10 @@ class FollowingTest {
     }
 
     @Test
-    void whatWaitsOrFailsIsStuckWithItsReasonAndWhatIsWithheldHasEnded() {
+    void whatFailsIsStuckWithItsReasonWhatWaitsForAPersonIsOpenAndWhatIsWithheldHasEnded() {
+        assertThat(Following.isOpen(
+                        after(LATE, List.of(step(SEEDS, StepState.HELD))).lines()))
+                .isTrue();
         assertThat(last(StepState.HELD, SEEDS, LATE)).isEqualTo(RealTestPhrase.WAITS_AS.with(WHY));
         assertThat(last(StepState.FAILED, SEEDS, LATE)).isEqualTo(RealTestPhrase.FAILED_AS.with(WHY));
         assertThat(last(StepState.WITHHELD, SEEDS, LATE)).isEqualTo(RealTestPhrase.NOT_DONE_AS.with(WHY));

@@ -126,7 +126,8 @@ class RehearsalTest {
                 .containsExactlyInAnyOrder(tuple("permits visits", 1), tuple("visits schools", 1));
         Rehearsal.Volume duty = made.volumes().get(0);
         assertThat(duty.destination()).isEqualTo("duty@ostrel-gardens.example");
-        assertThat(List.of(duty.before(), duty.after(), duty.onBusiest())).containsExactly(0, 2, 2);
+        assertThat(List.of(duty.before(), duty.after())).containsExactly(0, 2);
+        assertThat(duty.days()).containsExactly(new Rehearsal.Day(LocalDate.of(2026, 3, 24), 2));
         assertThat(made.nearMisses())
                 .extracting(near -> near.rule().name(), near -> near.where().cardinality())
                 .containsExactly(tuple("schools", 1));

@@ -17,6 +17,7 @@ import app.jubek.server.platform.Words;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSession;
 import app.jubek.server.smtp.SmtpSessions;
+import app.jubek.server.stop.Stops;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -32,14 +33,21 @@ class TestSenders {
     private final Mailboxes mailboxes;
     private final MailboxAccess access;
     private final SmtpSessions sessions;
+    private final Stops stops;
     private final Words words;
     private final Map<String, TestSender> named;
 
     TestSenders(
-            Mailboxes mailboxes, MailboxAccess access, SmtpSessions sessions, Words words, JubekProperties properties) {
+            Mailboxes mailboxes,
+            MailboxAccess access,
+            SmtpSessions sessions,
+            Stops stops,
+            Words words,
+            JubekProperties properties) {
         this.mailboxes = mailboxes;
         this.access = access;
         this.sessions = sessions;
+        this.stops = stops;
         this.words = words;
         this.named = new TreeMap<>(properties.testSenders());
     }
@@ -82,13 +90,23 @@ class TestSenders {
         });
         return others(who, to)
                 .filter(each -> each.own().identity().key().equals(from.key()))
-                .<Sender>map(each -> new FromMailbox(each.own().identity(), each))
                 .findFirst()
+                .<Sender>map(each -> new FromMailbox(each.own().identity(), notStopped(each)))
                 .or(() -> account(from).map(account -> new FromAccount(from, account)))
                 .orElseThrow(() -> Refused.invalid(
                         "Nothing can be sent from " + from.address()
                                 + ": choose another mailbox of yours, or ask for the address to be set up for tests.",
                         List.of()));
+    }
+
+    private Mailbox notStopped(Mailbox from) {
+        if (stops.of(from.id()).isPresent()) {
+            throw Refused.conflict(
+                    "Nothing leaves " + from.own().identity().address()
+                            + " just now, as somebody stopped its mail: let it go on first, or choose another address.",
+                    Map.of());
+        }
+        return from;
     }
 
     private Optional<TestSender> account(MailAddress from) {

@@ -45,7 +45,9 @@ final class RehearsalViews {
     /**
      * @param destination empty for all replies to senders together
      */
-    record VolumeView(String destination, int before, int after, Optional<LocalDate> busiest, int onBusiest) {}
+    record VolumeView(String destination, int before, int after, List<DayView> days) {}
+
+    record DayView(LocalDate day, int messages) {}
 
     /**
      * @param changing messages that change hands
@@ -101,8 +103,9 @@ final class RehearsalViews {
                                 volume.destination(),
                                 volume.before(),
                                 volume.after(),
-                                volume.busiest(),
-                                volume.onBusiest()))
+                                volume.days().stream()
+                                        .map(day -> new DayView(day.day(), day.messages()))
+                                        .toList()))
                         .toList());
     }
 

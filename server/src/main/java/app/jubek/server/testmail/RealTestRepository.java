@@ -44,6 +44,12 @@ interface RealTestRepository extends JpaRepository<RealTestEntity, UUID> {
     @Query("update RealTestEntity t set t.cleanedAt = :at where t.id = :id")
     void cleaned(UUID id, Instant at);
 
+    /** Those that are awaited no more; what is on its way has to be known when it comes in. */
+    @Modifying
+    @Query("delete from RealTestEntity t where t.mailboxId = :mailbox and t.trialId in :trials"
+            + " and (t.cameInAt is not null or t.sentAt < :before)")
+    void erase(UUID mailbox, Collection<UUID> trials, Instant before);
+
     @Modifying
     @Query("delete from RealTestEntity t where t.mailboxId = :mailbox and t.sentAt < :before")
     void forget(UUID mailbox, Instant before);

@@ -180,6 +180,15 @@ public class TestMail {
                 : sightings.of(ids).stream().map(SightingEntity::sighting).toList();
     }
 
+    /** With their trials, when those are erased for a person whom they name. */
+    @Transactional
+    public void erase(UUID mailbox, Collection<UUID> trials) {
+        if (!trials.isEmpty()) {
+            tests.erase(mailbox, trials, clock.instant().minus(AWAITED));
+            told(mailbox);
+        }
+    }
+
     @Transactional
     public void cleaned(SentTest test) {
         tests.cleaned(test.id(), clock.instant());

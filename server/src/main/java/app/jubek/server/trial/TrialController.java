@@ -17,6 +17,7 @@ import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.template.Templates;
+import app.jubek.server.testmail.TestMail;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -45,6 +46,7 @@ class TrialController {
     private final RuleBooks books;
     private final Templates templates;
     private final Mailboxes mailboxes;
+    private final TestMail tests;
 
     TrialController(
             Trials trials,
@@ -53,7 +55,8 @@ class TrialController {
             NewTrials making,
             RuleBooks books,
             Templates templates,
-            Mailboxes mailboxes) {
+            Mailboxes mailboxes,
+            TestMail tests) {
         this.trials = trials;
         this.runs = runs;
         this.missing = missing;
@@ -61,6 +64,7 @@ class TrialController {
         this.books = books;
         this.templates = templates;
         this.mailboxes = mailboxes;
+        this.tests = tests;
     }
 
     /**
@@ -263,10 +267,12 @@ class TrialController {
                 .toList();
     }
 
-    /** Erases them, and with them all that trials keep of that person. */
+    /** Erases them, and with them all that trials and real tests keep of that person. */
     @DeleteMapping("/api/mailboxes/{mailbox}/trials/of-person")
     void eraseTrialsOfPerson(@Allowed UUID mailbox, @RequestParam String address) {
-        trials.ofPerson(mailbox, MailAddress.of(address)).forEach(kept -> trials.remove(mailbox, kept.id()));
+        List<KeptTrial> named = trials.ofPerson(mailbox, MailAddress.of(address));
+        tests.erase(mailbox, named.stream().map(KeptTrial::id).toList());
+        named.forEach(kept -> trials.remove(mailbox, kept.id()));
     }
 
     private Names names(UUID mailbox, RuleBook book) {
