@@ -8,6 +8,7 @@ import app.jubek.core.message.Role;
 import app.jubek.core.outgoing.HeaderBlock;
 import app.jubek.core.outgoing.Stamp;
 import app.jubek.core.people.OwnSide;
+import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -67,6 +68,16 @@ public final class TestMessage {
                 .filter(name -> !name.isBlank())
                 .toList();
         return header.message(String.join("\n\n", original.texts()), files);
+    }
+
+    /** As the mailbox's server writes it down: with the return path that it came by (RFC 5321 §4.4). */
+    public static byte[] asItComesIn(byte[] sent, MailAddress from) {
+        byte[] path =
+                new HeaderBlock().raw("Return-Path", "<" + from.address() + ">").bytes();
+        ByteArrayOutputStream received = new ByteArrayOutputStream(path.length + sent.length);
+        received.writeBytes(path);
+        received.writeBytes(sent);
+        return received.toByteArray();
     }
 
     private static void keep(HeaderField field, HeaderBlock header) {

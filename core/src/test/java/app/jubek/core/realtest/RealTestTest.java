@@ -21,7 +21,7 @@ import app.jubek.core.trial.Expectation;
 import app.jubek.core.trial.Trial;
 import app.jubek.core.view.MessageView;
 import app.jubek.core.wording.Statement;
-import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
@@ -32,11 +32,13 @@ class RealTestTest {
     private static final MailAddress PROBE = MailAddress.of("probe@press.example");
 
     private static RealTest of(Criterion picksOut, ReadMessage original, boolean picked) {
-        Rule rule = new Rule(
-                ID, 1, "Visits", picksOut, new Nothing(), List.of(new Step.File("Visits")), Ending.STOP_HERE, false);
+        return of(picksOut, original, new Step.File("Visits"), Expectation.picked(ID, picked));
+    }
+
+    private static RealTest of(Criterion picksOut, ReadMessage original, Step step, Expectation... must) {
+        Rule rule = new Rule(ID, 1, "Visits", picksOut, new Nothing(), List.of(step), Ending.STOP_HERE, false);
         DecisionContext now = Mails.context();
-        Trial trial =
-                new Trial("trial", new MessageView(original, now.context()), List.of(Expectation.picked(ID, picked)));
+        Trial trial = new Trial("trial", new MessageView(original, now.context()), List.of(must));
         return new RealTest.Judge(RuleBook.of(List.of(rule)), now, now).of(trial, sent(original));
     }
 
@@ -46,8 +48,8 @@ class RealTestTest {
                 Mails.context().own().identity(),
                 TestMessage.messageId("1", PROBE),
                 Mails.NOW.atZone(ZoneOffset.UTC));
-        return Mails.read(
-                new String(TestMessage.bytes(original, Mails.context().own(), stamp), StandardCharsets.UTF_8));
+        byte[] bytes = TestMessage.bytes(original, Mails.context().own(), stamp);
+        return Mails.read(TestMessage.asItComesIn(bytes, PROBE));
     }
 
     private static Criterion subject(String phrase) {
@@ -77,6 +79,16 @@ class RealTestTest {
     void aPausedRuleIsTestedAsIfItWereOn() {
         assertThat(of(subject("visit"), mail(""), true).against()).isEmpty();
         assertThat(of(subject("permit"), mail(""), false).against()).isEmpty();
+    }
+
+    @Test
+    void whoeverSendsItCanBeRepliedTo() {
+        Expectation replied = new Expectation(Expectation.Fate.REPLIED_WITH, "", true);
+        ReadMessage visit = Mails.read(Mails.from("lena@school.example", "Our visit", "We are 24 pupils"));
+        Step reply = new Step.Reply("", "Thank you.", Duration.ofDays(7));
+        assertThat(of(subject("visit"), visit, reply, Expectation.picked(ID, true), replied)
+                        .against())
+                .isEmpty();
     }
 
     @Test

@@ -111,7 +111,7 @@ class RealTests {
                     Stamp stamp =
                             new Stamp(from, address, TestMessage.messageId(id.toString(), from), now.atZone(to.zone()));
                     byte[] bytes = TestMessage.bytes(original, to.own(), stamp);
-                    RealTest test = judge.of(kept.trial(), read(bytes));
+                    RealTest test = judge.of(kept.trial(), read(TestMessage.asItComesIn(bytes, from)));
                     return new Possible(kept, stamp.messageId(), id, bytes, address, test);
                 })
                 .toList();
