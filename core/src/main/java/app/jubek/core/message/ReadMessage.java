@@ -105,6 +105,14 @@ public record ReadMessage(
         return Stream.concat(in(Role.TO).stream(), in(Role.CC).stream()).toList();
     }
 
+    /** What the files are called that come with it, those without a name left out. */
+    public List<String> fileNames() {
+        return attachments.stream()
+                .map(Attachment::name)
+                .filter(name -> !name.isBlank())
+                .toList();
+    }
+
     /** When it came in, as far as the message itself tells: by its topmost Received field, else by its Date. */
     public Optional<Instant> receivedByItself() {
         return DateFields.received(fields).or(() -> date);

@@ -41,7 +41,8 @@ public record OwnSide(MailAddress identity, List<MailAddress> addresses, List<St
                 : Optional.empty();
     }
 
-    private Set<String> keys() {
+    /** Every address that matches the mailbox, as addresses are compared. */
+    public Set<String> keys() {
         Set<String> keys = addresses.stream().map(MailAddress::key).collect(Collectors.toSet());
         keys.add(identity.key());
         return keys;

@@ -1,8 +1,7 @@
 package app.jubek.core.realtest;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.Attachment;
-import app.jubek.core.message.HeaderField;
+import app.jubek.core.message.HowSent;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.outgoing.HeaderBlock;
@@ -10,25 +9,12 @@ import app.jubek.core.outgoing.Stamp;
 import app.jubek.core.people.OwnSide;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
-import java.util.Locale;
-import java.util.Set;
 
 /**
  * A trial's message as it is sent again: its words and how it was sent, in the name of who sends it now. It answers
  * nothing, so that no conversation goes on by it, and names no recipients but the mailbox's own addresses.
  */
 public final class TestMessage {
-    /** What says how a message was sent (RFC 3834, RFC 2919, RFC 2369). */
-    private static final Set<String> KEPT = Set.of(
-            "auto-submitted",
-            "precedence",
-            "list-id",
-            "list-unsubscribe",
-            "list-post",
-            "x-auto-response-suppress",
-            "importance",
-            "x-priority");
-
     /** Real tests are told from other mail by this and what follows it. */
     private static final String ID_BEGINS = "<real-test-";
 
@@ -61,13 +47,9 @@ public final class TestMessage {
                 .raw("Message-ID", stamp.messageId())
                 .raw("Comments", "A test of rules; it can be deleted");
         original.fields().stream()
-                .filter(field -> KEPT.contains(field.name().toLowerCase(Locale.ROOT)))
-                .forEach(field -> keep(field, header));
-        List<String> files = original.attachments().stream()
-                .map(Attachment::name)
-                .filter(name -> !name.isBlank())
-                .toList();
-        return header.message(String.join("\n\n", original.texts()), files);
+                .filter(HowSent::isSaidBy)
+                .forEach(field -> header.raw(field.name(), field.raw().strip()));
+        return header.message(String.join("\n\n", original.texts()), original.fileNames());
     }
 
     /** As the mailbox's server writes it down: with the return path that it came by (RFC 5321 §4.4). */
@@ -78,10 +60,6 @@ public final class TestMessage {
         received.writeBytes(path);
         received.writeBytes(sent);
         return received.toByteArray();
-    }
-
-    private static void keep(HeaderField field, HeaderBlock header) {
-        header.raw(field.name(), field.raw().strip());
     }
 
     private static List<MailAddress> own(ReadMessage original, Role role, OwnSide own) {

@@ -9,13 +9,11 @@ import app.jubek.core.safety.Outgoing;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.mailbox.ServerTrouble;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
-import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -82,14 +80,8 @@ public class AliasTests {
     private Optional<Statement> fault(Mailbox mailbox, Cleared cleared, ByteSource bytes) {
         Outgoing test = cleared.outgoing();
         String sender = test.envelopeSender().map(MailAddress::address).orElse("");
-        try {
-            sessions.send(mailbox, sender, test.recipient().address(), bytes);
-            return Optional.empty();
-        } catch (IOException broken) {
-            return Optional.of(ServerTrouble.of(broken, mailbox.smtp()).cause());
-        } catch (SmtpFault refused) {
-            return Optional.of(refused.trouble().cause());
-        }
+        return SmtpFault.causeOf(
+                () -> sessions.send(mailbox, sender, test.recipient().address(), bytes), mailbox.smtp());
     }
 
     /** Whether a message that came in is one of them; it is noted. */

@@ -2,10 +2,8 @@ package app.jubek.server.folders;
 
 import app.jubek.server.mailbox.ImapConnections;
 import app.jubek.server.mailbox.Mailbox;
-import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.springframework.stereotype.Component;
@@ -29,12 +27,8 @@ public class Removal {
         List<Long> removed = new ArrayList<>();
         connections.with(mailbox, store -> {
             ImapSteps.removesSingly(store);
-            for (Folder folder : store.getDefaultFolder().list("*")) {
-                boolean selectable =
-                        !Arrays.asList(((IMAPFolder) folder).getAttributes()).contains("\\Noselect");
-                if (selectable) {
-                    removed.addAll(removed((IMAPFolder) folder, messageId));
-                }
+            for (IMAPFolder folder : Search.selectable(store)) {
+                removed.addAll(removed(folder, messageId));
             }
         });
         return removed.size();

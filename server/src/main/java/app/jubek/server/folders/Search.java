@@ -3,7 +3,9 @@ package app.jubek.server.folders;
 import app.jubek.server.mailbox.Fetched;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -18,14 +20,24 @@ record Search(IMAPStore store, StoredMail.Stored wanted) {
     /** In any folder, the one where it was believed first. */
     Optional<Fetched.Place> everywhere() throws MessagingException {
         Optional<Fetched.Place> found = in(wanted.place().folder());
-        for (Folder folder : store.getDefaultFolder().list("*")) {
-            boolean selectable =
-                    !Arrays.asList(((IMAPFolder) folder).getAttributes()).contains("\\Noselect");
-            if (found.isEmpty() && selectable) {
-                found = in((IMAPFolder) folder);
+        for (IMAPFolder folder : selectable(store)) {
+            if (found.isEmpty()) {
+                found = in(folder);
             }
         }
         return found;
+    }
+
+    /** All folders that hold messages (RFC 9051 §7.3.1). */
+    static List<IMAPFolder> selectable(IMAPStore store) throws MessagingException {
+        List<IMAPFolder> all = new ArrayList<>();
+        for (Folder listed : store.getDefaultFolder().list("*")) {
+            IMAPFolder folder = (IMAPFolder) listed;
+            if (!Arrays.asList(folder.getAttributes()).contains("\\Noselect")) {
+                all.add(folder);
+            }
+        }
+        return all;
     }
 
     private Optional<Fetched.Place> in(IMAPFolder folder) throws MessagingException {

@@ -85,8 +85,8 @@ class FollowedTests {
                 .sightings(sent.stream().map(SentTest::id).toList())
                 .stream()
                 .collect(Collectors.groupingBy(TestMail.Sighting::test));
-        Map<UUID, Set<String>> readHere =
-                mailboxes.all().stream().map(Mailbox::id).collect(Collectors.toMap(id -> id, tests::addresses));
+        Map<UUID, Set<String>> readHere = mailboxes.all().stream()
+                .collect(Collectors.toMap(Mailbox::id, each -> each.own().keys()));
         Names names = new Names(books.current(mailbox).book(), templates.of(mailbox));
         return sent.stream()
                 .map(test -> {

@@ -16,13 +16,11 @@ import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.text.Limits;
 import app.jubek.core.view.MessageContext;
-import app.jubek.core.wording.Statement;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.addressbook.AddressBooks;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
-import app.jubek.server.mailbox.ServerTrouble;
 import app.jubek.server.platform.CpuBudget;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.replyhistory.StoredReplyHistory;
@@ -190,18 +188,7 @@ class RealTests {
                 Optional.empty(),
                 Optional.empty());
         tests.sending(sent);
-        fault(sender, cleared, ByteSource.of(test.bytes())).ifPresent(fault -> tests.failed(sent, fault));
-    }
-
-    private Optional<Statement> fault(TestSenders.Sender sender, Cleared cleared, ByteSource bytes) {
-        try {
-            senders.send(sender, cleared, bytes);
-            return Optional.empty();
-        } catch (IOException broken) {
-            return Optional.of(
-                    ServerTrouble.of(broken, TestSenders.server(sender)).cause());
-        } catch (SmtpFault refused) {
-            return Optional.of(refused.trouble().cause());
-        }
+        SmtpFault.causeOf(() -> senders.send(sender, cleared, ByteSource.of(test.bytes())), TestSenders.server(sender))
+                .ifPresent(fault -> tests.failed(sent, fault));
     }
 }

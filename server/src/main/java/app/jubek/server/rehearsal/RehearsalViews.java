@@ -69,9 +69,7 @@ final class RehearsalViews {
             int moreThanOnce,
             List<VolumeView> volumes) {}
 
-    static RehearsalResult result(Rehearsal made) {
-        List<Rehearsal.Flow> flows = made.flows();
-        Fates fates = Fates.of(flows);
+    static RehearsalResult result(Rehearsal made, List<Rehearsal.Flow> flows, Fates fates) {
         List<Rehearsal.Again> again = made.answeredAgain();
         return new RehearsalResult(
                 made.past().size(),

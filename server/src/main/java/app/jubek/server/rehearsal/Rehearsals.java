@@ -58,6 +58,19 @@ class Rehearsals {
         FAILED
     }
 
+    /**
+     * What came of one.
+     *
+     * @param fates with the keys by which they are asked for
+     */
+    record Made(Rehearsal rehearsal, RehearsalViews.Fates fates, RehearsalViews.RehearsalResult result) {
+        static Made of(Rehearsal rehearsal) {
+            List<Rehearsal.Flow> flows = rehearsal.flows();
+            RehearsalViews.Fates fates = RehearsalViews.Fates.of(flows);
+            return new Made(rehearsal, fates, RehearsalViews.result(rehearsal, flows, fates));
+        }
+    }
+
     /** One of them. */
     static final class Job {
         private final UUID id = UUID.randomUUID();
@@ -69,8 +82,7 @@ class Rehearsals {
         private volatile int of;
         private volatile long millis;
         private volatile Instant asked;
-        private volatile Optional<Rehearsal> made = Optional.empty();
-        private volatile Optional<RehearsalViews.RehearsalResult> result = Optional.empty();
+        private volatile Optional<Made> made = Optional.empty();
 
         Job(UUID mailbox, RuleBook rules, int days, Instant asked) {
             this.mailbox = mailbox;
@@ -105,12 +117,8 @@ class Rehearsals {
             return millis;
         }
 
-        Optional<Rehearsal> made() {
+        Optional<Made> made() {
             return made;
-        }
-
-        Optional<RehearsalViews.RehearsalResult> result() {
-            return result;
         }
 
         private boolean goesOn(int at) {
@@ -144,8 +152,8 @@ class Rehearsals {
         PastMail.Window window = pastMail.window(job.mailbox, job.days);
         job.of = window.past().size();
         var at = contexts.ofRehearsal(window.mailbox(), window.now());
-        job.made = Rehearsal.of(window.past(), new Side(window.book(), at), new Side(job.rules, at), job::goesOn);
-        job.result = job.made.map(RehearsalViews::result);
+        job.made = Rehearsal.of(window.past(), new Side(window.book(), at), new Side(job.rules, at), job::goesOn)
+                .map(Made::of);
         job.millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
         job.done = job.of;
         if (job.made.isPresent()) {
@@ -169,7 +177,7 @@ class Rehearsals {
      *
      * @throws Refused while it is under way
      */
-    Rehearsal made(UUID mailbox, UUID id) {
+    Made made(UUID mailbox, UUID id) {
         return find(mailbox, id)
                 .made()
                 .orElseThrow(() -> Refused.conflict("This rehearsal has not come to its end.", Map.of()));

@@ -67,7 +67,13 @@ class RehearsalsController {
 
     private static RehearsalStanding standing(Rehearsals.Job job) {
         return new RehearsalStanding(
-                job.id().toString(), job.state(), job.done(), job.of(), job.days(), job.millis(), job.result());
+                job.id().toString(),
+                job.state(),
+                job.done(),
+                job.of(),
+                job.days(),
+                job.millis(),
+                job.made().map(Rehearsals.Made::result));
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}")
@@ -114,8 +120,9 @@ class RehearsalsController {
             @RequestParam Optional<LocalDate> since,
             @RequestParam(defaultValue = "1") int days,
             @RequestParam(defaultValue = "0") int offset) {
-        Rehearsal made = rehearsals.made(mailbox, rehearsal);
-        BitSet where = where(made, of, one, other);
+        Rehearsals.Made found = rehearsals.made(mailbox, rehearsal);
+        Rehearsal made = found.rehearsal();
+        BitSet where = where(found, of, one, other);
         since.ifPresent(first -> where.and(made.within(first, days)));
         int[] newestFirst =
                 where.stream().map(at -> -at).sorted().map(at -> -at).toArray();
@@ -127,10 +134,11 @@ class RehearsalsController {
         return new RehearsedMessages(newestFirst.length, page);
     }
 
-    private static BitSet where(Rehearsal made, Of of, String one, String other) {
+    private static BitSet where(Rehearsals.Made found, Of of, String one, String other) {
+        Rehearsal made = found.rehearsal();
         return switch (of) {
             case CHANGING -> made.changing();
-            case FLOW -> flow(made, one, other);
+            case FLOW -> flow(found, one, other);
             case RULE_BEFORE -> made.before().picked(new RuleId(one));
             case RULE_AFTER -> made.after().picked(new RuleId(one));
             case OVERLAP -> made.overlap(new RuleId(one), new RuleId(other));
@@ -146,12 +154,11 @@ class RehearsalsController {
         };
     }
 
-    private static BitSet flow(Rehearsal made, String from, String to) {
-        RehearsalViews.Fates fates = RehearsalViews.Fates.of(made.flows());
-        Optional<Side.Fate> was = fates.find(from);
-        Optional<Side.Fate> would = fates.find(to);
+    private static BitSet flow(Rehearsals.Made found, String from, String to) {
+        Optional<Side.Fate> was = found.fates().find(from);
+        Optional<Side.Fate> would = found.fates().find(to);
         return was.isPresent() && would.isPresent()
-                ? made.of(new Rehearsal.Flow(was.get(), would.get(), 0))
+                ? found.rehearsal().of(new Rehearsal.Flow(was.get(), would.get(), 0))
                 : new BitSet();
     }
 
@@ -167,7 +174,7 @@ class RehearsalsController {
 
     @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/messages/{message}")
     BothDecisions bothDecisions(@Allowed UUID mailbox, @PathVariable UUID rehearsal, @PathVariable long message) {
-        Rehearsal made = rehearsals.made(mailbox, rehearsal);
+        Rehearsal made = rehearsals.made(mailbox, rehearsal).rehearsal();
         int at = IntStream.range(0, made.past().size())
                 .filter(i -> made.past().message(i).id() == message)
                 .findFirst()
