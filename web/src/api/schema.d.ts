@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/changed-hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changedHands"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/completions": {
         parameters: {
             query?: never;
@@ -830,22 +846,6 @@ export interface paths {
         get: operations["kind"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/mailboxes/{mailbox}/rehearsal": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["rehearsal"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1748,6 +1748,18 @@ export interface components {
             before: string[];
             message: components["schemas"]["Line"];
         };
+        ChangedHandsAsked: {
+            /** Format: int32 */
+            days: number;
+            document: components["schemas"]["RuleBook"];
+        };
+        ChangedHandsView: {
+            /** Format: int32 */
+            changed: number;
+            examples: components["schemas"]["ChangeView"][];
+            /** Format: int32 */
+            messages: number;
+        };
         ClockMove: {
             /** Format: int64 */
             offsetSeconds: number;
@@ -2618,11 +2630,6 @@ export interface components {
             release?: "at once" | "at opening" | "on approval" | "first on approval";
             to: string[];
         };
-        RehearsalAsked: {
-            /** Format: int32 */
-            days: number;
-            document: components["schemas"]["RuleBook"];
-        };
         RehearsalBegun: {
             /** Format: int32 */
             days: number;
@@ -2667,13 +2674,6 @@ export interface components {
             result?: components["schemas"]["RehearsalResult"];
             /** @enum {string} */
             state: "RUNNING" | "DONE" | "ENDED" | "FAILED";
-        };
-        RehearsalView: {
-            /** Format: int32 */
-            changed: number;
-            examples: components["schemas"]["ChangeView"][];
-            /** Format: int32 */
-            messages: number;
         };
         RehearsedMessage: {
             after: components["schemas"]["Statement"][];
@@ -3656,6 +3656,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CardsTaken"];
+                };
+            };
+        };
+    };
+    changedHands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedHandsAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangedHandsView"];
                 };
             };
         };
@@ -4805,32 +4831,6 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["KindView"];
-                };
-            };
-        };
-    };
-    rehearsal: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                mailbox: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RehearsalAsked"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "*/*": components["schemas"]["RehearsalView"];
                 };
             };
         };

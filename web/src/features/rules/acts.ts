@@ -3,12 +3,12 @@ import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useDone } from '../mailbox';
 import { moved, switched, withRules, type Rule, type RuleBook } from './model';
-import { useRehearsal, useSaveRuleBook } from './queries';
+import { useChangedHands, useSaveRuleBook } from './queries';
 
 /** A move after which other rules would handle some mail, before it is saved. */
 export interface AskedMove {
   what: string;
-  preview: Schemas['RehearsalView'];
+  preview: Schemas['ChangedHandsView'];
   go: () => void;
 }
 
@@ -74,8 +74,8 @@ export function useRowActs(
 ) {
   const saving = useSaving(shown);
   const { save } = saving;
-  const rehearsal = useRehearsal();
-  const { mutate: rehearse } = rehearsal;
+  const changed = useChangedHands();
+  const { mutate: ask } = changed;
   const [asked, setAsked] = useState<AskedMove>();
   const navigate = useNavigate();
   const { document } = shown;
@@ -92,7 +92,7 @@ export function useRowActs(
         save(order, `“${rule.name}” is now number ${to + 1}.`);
         onMoved(rule, to + 1);
       };
-      rehearse(withRules(document, order), {
+      ask(withRules(document, order), {
         onSuccess: (preview) =>
           preview.changed === 0
             ? go()
@@ -112,6 +112,6 @@ export function useRowActs(
         }
       },
     };
-  }, [document, save, rehearse, navigate, select, onMoved]);
-  return { acts, asked, answered: () => setAsked(undefined), error: rehearsal.error, saving };
+  }, [document, save, ask, navigate, select, onMoved]);
+  return { acts, asked, answered: () => setAsked(undefined), error: changed.error, saving };
 }

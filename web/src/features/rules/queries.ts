@@ -80,13 +80,13 @@ export function useHistory(open: boolean) {
 }
 
 /** Which past mail would change hands with other rules; nothing is saved. */
-export function useRehearsal() {
+export function useChangedHands() {
   const mailbox = useMailboxId();
   const days = useEvidenceDays();
   return useMutation({
     mutationFn: (document: Schemas['RuleBook']) =>
       unwrap(
-        api.POST('/api/mailboxes/{mailbox}/rehearsal', {
+        api.POST('/api/mailboxes/{mailbox}/changed-hands', {
           params: { path: { mailbox } },
           body: { document, days },
         }),

@@ -5,7 +5,7 @@ import { Question } from '../../../ui/Question';
 
 interface Props {
   what: string;
-  preview: Schemas['RehearsalView'] | undefined;
+  preview: Schemas['ChangedHandsView'] | undefined;
   onYes: () => void;
   onNo: () => void;
 }

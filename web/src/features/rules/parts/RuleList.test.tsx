@@ -56,7 +56,7 @@ beforeEach(() => {
     if (request.url.includes('/figures')) {
       return answer({ messages: 100, rules: [{ rule: 'alarms', picked: 12, leftOut: 0 }], inInbox: 88 });
     }
-    if (request.url.endsWith('/rehearsal')) {
+    if (request.url.endsWith('/changed-hands')) {
       const message = { id: 7, received: '2026-03-20T10:00:00Z', sender: 'Anna', subject: 'Class booking' };
       const examples = changed > 0 ? [{ message, before: ['alarms'], after: ['schools', 'alarms'] }] : [];
       return answer({ messages: 100, changed, examples });

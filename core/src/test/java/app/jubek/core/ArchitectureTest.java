@@ -45,7 +45,7 @@ class ArchitectureTest {
             "corpus",
             "sample",
             "exchange",
-            "rehearse",
+            "evidence",
             "trial",
             "realtest",
             "rehearsal",

@@ -1,7 +1,7 @@
 package app.jubek.core.rehearsal;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.rehearse.NearMisses;
+import app.jubek.core.evidence.NearMisses;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
 import java.time.DayOfWeek;

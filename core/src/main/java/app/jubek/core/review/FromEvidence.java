@@ -4,7 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.decide.Trace;
-import app.jubek.core.rehearse.PastRun;
+import app.jubek.core.evidence.PastRun;
 import app.jubek.core.review.Finding.Remedy;
 import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.Rule;

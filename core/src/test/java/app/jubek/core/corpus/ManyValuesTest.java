@@ -8,7 +8,7 @@ import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
-import app.jubek.core.rehearse.Evidence;
+import app.jubek.core.evidence.Evidence;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;

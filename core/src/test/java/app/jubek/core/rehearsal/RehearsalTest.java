@@ -134,6 +134,28 @@ class RehearsalTest {
     }
 
     @Test
+    void anotherOrderSaysWhichMailOtherRulesActOn() {
+        came(2, "anna@school.example", "visit");
+        came(1, "tom@school.example", "visit, price list");
+        Rule visits = rule("visits", "visit", Ending.STOP_HERE);
+        Rule prices = rule("prices", "price list", Ending.STOP_HERE);
+        Rule silent = rule("silent", "no such words", Ending.STOP_HERE);
+        List<ChangesHands.Change> changes =
+                inOtherOrder(List.of(visits, prices, silent), List.of(prices, visits, silent));
+        assertThat(changes).singleElement().satisfies(change -> {
+            assertThat(change.before()).containsExactly(visits);
+            assertThat(change.after()).containsExactly(prices);
+        });
+        assertThat(inOtherOrder(List.of(visits, prices, silent), List.of(silent, visits, prices)))
+                .isEmpty();
+    }
+
+    private List<ChangesHands.Change> inOtherOrder(List<Rule> before, List<Rule> after) {
+        return ChangesHands.between(RuleBook.of(before), RuleBook.of(after), corpus.since(Instant.EPOCH), AT.opening())
+                .changes();
+    }
+
+    @Test
     void whoWatchesMayEndIt() {
         came(1, "anna@school.example", "permit");
         assertThat(Rehearsal.of(corpus.since(Instant.EPOCH), side(List.of()), side(List.of()), done -> false))

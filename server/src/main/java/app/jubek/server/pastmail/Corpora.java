@@ -2,8 +2,8 @@ package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.corpus.PastMessage;
-import app.jubek.core.rehearse.Answerable;
-import app.jubek.core.rehearse.LivePicked;
+import app.jubek.core.evidence.Answerable;
+import app.jubek.core.evidence.LivePicked;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Border;

@@ -1,13 +1,13 @@
 package app.jubek.server.pastmail;
 
-import app.jubek.core.rehearse.AllOrAny;
-import app.jubek.core.rehearse.Cautions;
-import app.jubek.core.rehearse.Counter;
-import app.jubek.core.rehearse.CriterionFigures;
-import app.jubek.core.rehearse.Evidence;
-import app.jubek.core.rehearse.Rehearsed;
-import app.jubek.core.rehearse.RuleMatches;
-import app.jubek.core.rehearse.Shadowed;
+import app.jubek.core.evidence.AllOrAny;
+import app.jubek.core.evidence.Cautions;
+import app.jubek.core.evidence.Counter;
+import app.jubek.core.evidence.CriterionFigures;
+import app.jubek.core.evidence.Evidence;
+import app.jubek.core.evidence.Rehearsed;
+import app.jubek.core.evidence.RuleMatches;
+import app.jubek.core.evidence.Shadowed;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;

@@ -1,7 +1,7 @@
 package app.jubek.server.pastmail;
 
+import app.jubek.core.evidence.Counter;
 import app.jubek.core.matching.Span;
-import app.jubek.core.rehearse.Counter;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.step.Work;
 import java.time.Instant;

@@ -2,14 +2,14 @@ package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.decide.Decision;
+import app.jubek.core.evidence.Counter;
+import app.jubek.core.evidence.Evidence;
+import app.jubek.core.evidence.MessageResult;
+import app.jubek.core.evidence.Rehearsed;
 import app.jubek.core.explain.Mark;
 import app.jubek.core.explain.Marks;
 import app.jubek.core.matching.Span;
 import app.jubek.core.plan.PlannedStep;
-import app.jubek.core.rehearse.Counter;
-import app.jubek.core.rehearse.Evidence;
-import app.jubek.core.rehearse.MessageResult;
-import app.jubek.core.rehearse.Rehearsed;
 import app.jubek.core.rule.Rule;
 import app.jubek.server.step.Work;
 import java.util.HashMap;

@@ -1,7 +1,7 @@
 package app.jubek.server.pastmail;
 
 import app.jubek.core.corpus.Corpus;
-import app.jubek.core.rehearse.PastRun;
+import app.jubek.core.evidence.PastRun;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;

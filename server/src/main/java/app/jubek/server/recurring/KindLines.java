@@ -2,9 +2,9 @@ package app.jubek.server.recurring;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
+import app.jubek.core.evidence.PastRun;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.recurring.Kind;
-import app.jubek.core.rehearse.PastRun;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.suggest.Addition;

@@ -2,8 +2,8 @@ package app.jubek.server.recurring;
 
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
+import app.jubek.core.evidence.Counter;
 import app.jubek.core.people.OwnSide;
-import app.jubek.core.rehearse.Counter;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.suggest.Addition;
 import app.jubek.core.suggest.Completions;

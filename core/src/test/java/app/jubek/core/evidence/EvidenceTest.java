@@ -1,4 +1,4 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -270,33 +270,6 @@ class EvidenceTest {
         assertThat(shown.all()).contains(0);
         assertThat(shown.one()).contains(new AllOrAny.One(1, 1));
         assertThat(AllOrAny.of(subject("visit"), corpus.since(BEGIN))).isEmpty();
-    }
-
-    @Test
-    void anotherOrderSaysWhichMailChangesHands() {
-        mail("a@school.example", "visit");
-        mail("b@school.example", "visit, price list");
-        Rule visits = rule("visits", subject("visit"), new Nothing(), Ending.STOP_HERE);
-        Rule prices = rule("prices", subject("price list"), new Nothing(), Ending.STOP_HERE);
-        Rule silent = rule("silent", subject("no such words"), new Nothing(), Ending.STOP_HERE);
-        RuleBook before = RuleBook.of(List.of(visits, prices, silent));
-        List<ChangesHands.Change> changes = ChangesHands.between(
-                        before,
-                        RuleBook.of(List.of(prices, visits, silent)),
-                        corpus.since(BEGIN),
-                        Opening.usual(ZoneOffset.UTC))
-                .changes();
-        assertThat(changes).singleElement().satisfies(change -> {
-            assertThat(change.before()).containsExactly(visits);
-            assertThat(change.after()).containsExactly(prices);
-        });
-        assertThat(ChangesHands.between(
-                                before,
-                                RuleBook.of(List.of(silent, visits, prices)),
-                                corpus.since(BEGIN),
-                                Opening.usual(ZoneOffset.UTC))
-                        .changes())
-                .isEmpty();
     }
 
     @Test

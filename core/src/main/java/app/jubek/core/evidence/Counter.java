@@ -1,4 +1,4 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.evidence;
 
 /** How the messages of the evidence stand to one rule; the first three are disjoint. */
 public enum Counter {

@@ -1,4 +1,4 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.evidence;
 
 import java.util.List;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.evidence;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;

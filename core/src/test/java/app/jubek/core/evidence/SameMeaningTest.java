@@ -1,4 +1,4 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.evidence;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,6 +1,7 @@
-package app.jubek.core.rehearse;
+package app.jubek.core.rehearsal;
 
 import app.jubek.core.corpus.Corpus;
+import app.jubek.core.evidence.PastRun;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;

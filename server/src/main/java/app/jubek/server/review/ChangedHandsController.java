@@ -1,6 +1,6 @@
 package app.jubek.server.review;
 
-import app.jubek.core.rehearse.ChangesHands;
+import app.jubek.core.rehearsal.ChangesHands;
 import app.jubek.core.rule.Rule;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
@@ -15,19 +15,19 @@ import tools.jackson.databind.JsonNode;
 
 /** Which past messages would change hands if other rules took the place of those of today. */
 @RestController
-class RehearsalController {
+class ChangedHandsController {
     private static final int EXAMPLES = 5;
 
     private final PastMail pastMail;
 
-    RehearsalController(PastMail pastMail) {
+    ChangedHandsController(PastMail pastMail) {
         this.pastMail = pastMail;
     }
 
-    record RehearsalAsked(
+    record ChangedHandsAsked(
             @Schema(ref = "#/components/schemas/RuleBook") JsonNode document, int days) {}
 
-    record RehearsalView(int messages, int changed, List<ChangeView> examples) {}
+    record ChangedHandsView(int messages, int changed, List<ChangeView> examples) {}
 
     /**
      * @param before names of the rules that act on the message now
@@ -35,8 +35,8 @@ class RehearsalController {
      */
     record ChangeView(PastMail.Line message, List<String> before, List<String> after) {}
 
-    @PostMapping("/api/mailboxes/{mailbox}/rehearsal")
-    RehearsalView rehearsal(@Allowed UUID mailbox, @RequestBody RehearsalAsked asked) {
+    @PostMapping("/api/mailboxes/{mailbox}/changed-hands")
+    ChangedHandsView changedHands(@Allowed UUID mailbox, @RequestBody ChangedHandsAsked asked) {
         PastMail.Window window = pastMail.window(mailbox, asked.days());
         ChangesHands changes = ChangesHands.between(
                 window.book(),
@@ -50,6 +50,6 @@ class RehearsalController {
                         change.before().stream().map(Rule::name).toList(),
                         change.after().stream().map(Rule::name).toList()))
                 .toList();
-        return new RehearsalView(window.past().size(), changes.changes().size(), examples);
+        return new ChangedHandsView(window.past().size(), changes.changes().size(), examples);
     }
 }
