@@ -49,6 +49,7 @@ class ArchitectureTest {
             "trial",
             "realtest",
             "rehearsal",
+            "catchup",
             "recurring",
             "suggest",
             "review");

@@ -2,6 +2,7 @@ package app.jubek.server;
 
 import app.jubek.server.account.Accounts;
 import app.jubek.server.account.MailboxAccess;
+import app.jubek.server.catchup.CatchUpWork;
 import app.jubek.server.delivery.DeliveryService;
 import app.jubek.server.destination.Asking;
 import app.jubek.server.mailbox.Mailboxes;
@@ -32,6 +33,7 @@ class Startup {
     private final Asking asking;
     private final Nodes nodes;
     private final Signals signals;
+    private final CatchUpWork catchUps;
 
     Startup(
             JubekProperties properties,
@@ -43,7 +45,8 @@ class Startup {
             DeliveryService delivery,
             Asking asking,
             Nodes nodes,
-            Signals signals) {
+            Signals signals,
+            CatchUpWork catchUps) {
         this.properties = properties;
         this.accounts = accounts;
         this.mailboxes = mailboxes;
@@ -54,6 +57,7 @@ class Startup {
         this.asking = asking;
         this.nodes = nodes;
         this.signals = signals;
+        this.catchUps = catchUps;
     }
 
     @Order
@@ -66,6 +70,7 @@ class Startup {
         delivery.start();
         asking.start();
         watching.start();
+        catchUps.start();
     }
 
     private void giveMailboxes(UUID account) {

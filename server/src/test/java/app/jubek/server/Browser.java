@@ -43,6 +43,10 @@ public final class Browser {
         return JSON.readTree(send("GET", path, "", "application/json").body());
     }
 
+    public JsonNode post(String path, String json) {
+        return JSON.readTree(send("POST", path, json, "application/json").body());
+    }
+
     public HttpResponse<String> send(String method, String path, String body, String type) {
         return send(method, path, body.getBytes(StandardCharsets.UTF_8), type);
     }

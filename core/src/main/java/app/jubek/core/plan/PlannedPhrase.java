@@ -6,5 +6,7 @@ import app.jubek.core.wording.Code;
 public enum PlannedPhrase implements Code {
     /** The address that gets the copy. */
     COPY_OF_REPLY_TO,
-    BROUGHT_BACK
+    BROUGHT_BACK,
+    /** What is undone, as a participle. */
+    UNDONE_STEP
 }

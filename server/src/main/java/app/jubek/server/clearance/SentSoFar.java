@@ -33,11 +33,16 @@ public class SentSoFar {
     }
 
     Limits.Flow lastHour(UUID mailbox, Leaving leaving, Instant now) {
+        return lastHour(mailbox, leaving.message(), leaving.rule(), leaving.recipient(), now);
+    }
+
+    /** How much left that counts for a rule's step to a recipient. */
+    public Limits.Flow lastHour(UUID mailbox, long message, String rule, String recipient, Instant now) {
         Object[] counts = entities.createQuery(LEFT, Object[].class)
                 .setParameter("mailbox", mailbox)
-                .setParameter("rule", leaving.rule())
-                .setParameter("to", leaving.recipient().toLowerCase(Locale.ROOT))
-                .setParameter("message", leaving.message())
+                .setParameter("rule", rule)
+                .setParameter("to", recipient.toLowerCase(Locale.ROOT))
+                .setParameter("message", message)
                 .setParameter("since", Limits.since(now))
                 .getSingleResult();
         return new Limits.Flow(number(counts[0]), number(counts[1]), number(counts[2]), number(counts[3]));

@@ -10,8 +10,10 @@ import app.jubek.core.step.TargetFolder;
 import app.jubek.server.folders.CrossMailboxMove;
 import app.jubek.server.folders.ImapRefused;
 import app.jubek.server.folders.ImapSteps;
+import app.jubek.server.folders.StepTrace;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.ServerTrouble;
+import app.jubek.server.mailbox.SpecialUse;
 import app.jubek.server.notice.Notices;
 import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.platform.Border;
@@ -20,6 +22,7 @@ import app.jubek.server.smtp.NullSenderRefused;
 import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
 import app.jubek.server.step.Claim;
+import app.jubek.server.undo.Undo;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
 import org.slf4j.Logger;
@@ -34,6 +37,7 @@ class Worker {
     private final Claims claims;
     private final ImapSteps imap;
     private final CrossMailboxMove elsewhere;
+    private final Undo undo;
     private final FrozenMail frozen;
     private final SmtpSessions sessions;
     private final Notices notices;
@@ -42,12 +46,14 @@ class Worker {
             Claims claims,
             ImapSteps imap,
             CrossMailboxMove elsewhere,
+            Undo undo,
             FrozenMail frozen,
             SmtpSessions sessions,
             Notices notices) {
         this.claims = claims;
         this.imap = imap;
         this.elsewhere = elsewhere;
+        this.undo = undo;
         this.frozen = frozen;
         this.sessions = sessions;
         this.notices = notices;
@@ -124,16 +130,18 @@ class Worker {
     private void inMailbox(Claim claim) throws MessagingException {
         Mailbox mailbox = claim.mailbox();
         long message = claim.message();
+        StepTrace trace = undo.trace(claim.step());
         switch (claim.kind()) {
             case FOLLOW_UP -> imap.bringBackUnanswered(mailbox, message, claim.isRepeated());
             case BRING_BACK -> imap.bringBack(mailbox, message, claim.isRepeated());
-            case MARK -> imap.mark(mailbox, message, (Step.Mark) asked(claim));
-            case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated());
-            case COPY -> copy(claim, ((Step.Copy) asked(claim)).target());
-            case FILE -> imap.file(mailbox, message, into(claim), claim.isRepeated());
+            case MARK -> imap.mark(mailbox, message, (Step.Mark) asked(claim), trace);
+            case OUT_OF_JUNK -> imap.outOfJunk(mailbox, message, claim.isRepeated(), trace);
+            case COPY -> copy(claim, ((Step.Copy) asked(claim)).target(), trace);
+            case FILE -> imap.file(mailbox, message, into(claim), claim.isRepeated(), trace);
             case FILE_ELSEWHERE -> elsewhere.file(mailbox, message, into(claim), claim.isRepeated());
-            case ARCHIVE -> imap.archive(mailbox, message, claim.isRepeated());
-            case TRASH -> imap.trash(mailbox, message, claim.isRepeated());
+            case ARCHIVE -> imap.file(mailbox, message, SpecialUse.ARCHIVE, claim.isRepeated(), trace);
+            case TRASH -> imap.file(mailbox, message, SpecialUse.TRASH, claim.isRepeated(), trace);
+            case UNDO -> undo.carryOut(claim);
             case DELETE -> imap.delete(mailbox, message, claim.isRepeated());
             case NOTIFY -> notices.show(mailbox.id(), message, claim.ruleName(), ((Step.Notify) asked(claim)).sound());
             default -> throw new IllegalStateException(claim.kind() + " is not done in the mailbox");
@@ -148,12 +156,12 @@ class Worker {
         return ((Step.File) asked(claim)).target();
     }
 
-    private void copy(Claim claim, TargetFolder into) throws MessagingException {
+    private void copy(Claim claim, TargetFolder into, StepTrace trace) throws MessagingException {
         long message = claim.message();
         if (into.mailbox().isPresent()) {
             elsewhere.copy(claim.mailbox(), message, into);
         } else {
-            imap.copy(claim.mailbox(), message, into, claim.isRepeated());
+            imap.copy(claim.mailbox(), message, into, trace);
         }
     }
 }

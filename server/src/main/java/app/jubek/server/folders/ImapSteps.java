@@ -14,12 +14,19 @@ import app.jubek.server.mailbox.SpecialUse;
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.springframework.stereotype.Component;
 
 /** Steps inside the mailbox. Each looks first whether it was done before, so that repeating it does no harm. */
 @Component
 public class ImapSteps {
+    /** Keywords of RFC 9051 §2.3.2. */
+    static final String IS_JUNK = "$Junk";
+
+    static final String IS_NO_JUNK = "$NotJunk";
+
     private static final String INBOX = "INBOX";
 
     private final ImapConnections connections;
@@ -36,7 +43,7 @@ public class ImapSteps {
 
         private final transient Statement why;
 
-        Needless(Statement why) {
+        public Needless(Statement why) {
             super(why.code());
             this.why = why;
         }
@@ -46,10 +53,11 @@ public class ImapSteps {
         }
     }
 
-    public void mark(Mailbox mailbox, long message, Step.Mark mark) throws MessagingException {
+    public void mark(Mailbox mailbox, long message, Step.Mark mark, StepTrace trace) throws MessagingException {
         connected(mailbox, store -> {
             Fetched.Place place = whereabouts(store, message);
             try (OpenFolder open = OpenFolder.of(store, place.folder())) {
+                trace.before(new StepTrace.Before(place, open.commands().flags(place.uid()), Set.of()));
                 for (String flag : mark.add()) {
                     open.commands().flag(place.uid(), flag, true);
                 }
@@ -61,23 +69,29 @@ public class ImapSteps {
     }
 
     /**
-     * Copies a message to a folder.
-     *
-     * @param repeated an earlier attempt may have got through
+     * Copies a message to a folder, unless an earlier attempt has left a copy there.
      */
-    public void copy(Mailbox mailbox, long message, TargetFolder into, boolean repeated) throws MessagingException {
+    public void copy(Mailbox mailbox, long message, TargetFolder into, StepTrace trace) throws MessagingException {
         connected(mailbox, store -> {
             String target = FolderName.named(store, into.folder());
             made(store, target);
-            boolean there =
-                    repeated && new Search(store, mail.find(message)).in(target).isPresent();
-            if (!there) {
-                Fetched.Place place = whereabouts(store, message);
-                try (OpenFolder open = OpenFolder.of(store, place.folder())) {
-                    open.commands().copy(place.uid(), target);
-                }
-            }
+            Search search = new Search(store, mail.find(message));
+            Fetched.Place place = whereabouts(store, message);
+            Set<Long> alike = search.alike(target);
+            Set<Long> before =
+                    trace.before(new StepTrace.Before(place, Set.of(), alike)).alike();
+            Set<Long> made = new TreeSet<>(alike);
+            made.removeAll(before);
+            Optional<Fetched.Place> copy = made.isEmpty() ? copied(store, place, target) : Optional.empty();
+            (copy.isPresent() ? copy : search.in(target)).ifPresent(trace::after);
         });
+    }
+
+    private static Optional<Fetched.Place> copied(IMAPStore store, Fetched.Place from, String target)
+            throws MessagingException {
+        try (OpenFolder open = OpenFolder.of(store, from.folder())) {
+            return open.commands().copy(from.uid(), target);
+        }
     }
 
     /**
@@ -85,16 +99,15 @@ public class ImapSteps {
      *
      * @param repeated an earlier attempt may have got halfway
      */
-    public void file(Mailbox mailbox, long message, TargetFolder into, boolean repeated) throws MessagingException {
-        connected(mailbox, store -> moveTo(store, message, FolderName.named(store, into.folder()), repeated));
+    public void file(Mailbox mailbox, long message, TargetFolder into, boolean repeated, StepTrace trace)
+            throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, FolderName.named(store, into.folder()), repeated, trace));
     }
 
-    public void archive(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
-        connected(mailbox, store -> moveTo(store, message, FolderName.forUse(store, SpecialUse.ARCHIVE), repeated));
-    }
-
-    public void trash(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
-        connected(mailbox, store -> moveTo(store, message, FolderName.forUse(store, SpecialUse.TRASH), repeated));
+    /** The same to the folder that the server keeps for a use. */
+    public void file(Mailbox mailbox, long message, SpecialUse into, boolean repeated, StepTrace trace)
+            throws MessagingException {
+        connected(mailbox, store -> moveTo(store, message, FolderName.forUse(store, into), repeated, trace));
     }
 
     /**
@@ -140,35 +153,41 @@ public class ImapSteps {
         }
     }
 
-    /** RFC 9051 §2.3.2 has the keywords. */
-    public void outOfJunk(Mailbox mailbox, long message, boolean repeated) throws MessagingException {
+    public void outOfJunk(Mailbox mailbox, long message, boolean repeated, StepTrace trace) throws MessagingException {
         connected(mailbox, store -> {
-            if (!whereabouts(store, message).folder().equals(INBOX)) {
+            Fetched.Place lay = whereabouts(store, message);
+            try (OpenFolder open = OpenFolder.of(store, lay.folder())) {
+                trace.before(new StepTrace.Before(lay, open.commands().flags(lay.uid()), Set.of()));
+            }
+            if (!lay.isInbox()) {
                 move(store, mail.find(message), INBOX, repeated);
             }
             Fetched.Place now = whereabouts(store, message);
             try (OpenFolder open = OpenFolder.of(store, now.folder())) {
-                open.commands().flag(now.uid(), "$Junk", false);
-                open.commands().flag(now.uid(), "$NotJunk", true);
+                open.commands().flag(now.uid(), IS_JUNK, false);
+                open.commands().flag(now.uid(), IS_NO_JUNK, true);
             }
+            trace.after(now);
         });
     }
 
-    private void moveTo(IMAPStore store, long message, String target, boolean repeated) throws MessagingException {
+    private void moveTo(IMAPStore store, long message, String target, boolean repeated, StepTrace trace)
+            throws MessagingException {
         StoredMail.Stored stored = mail.find(message);
         if (isInPlace(store, stored)) {
-            move(store, stored, target, repeated);
+            trace.before(new StepTrace.Before(stored.place(), Set.of(), Set.of()));
+            trace.after(move(store, stored, target, repeated));
         } else {
-            seeWhereItIs(store, stored, target);
+            trace.after(foundIn(store, stored, target));
         }
     }
 
-    private void seeWhereItIs(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
+    private Fetched.Place foundIn(IMAPStore store, StoredMail.Stored stored, String target) throws MessagingException {
         Search search = new Search(store, stored);
         Optional<Fetched.Place> there = search.in(target);
         if (there.isPresent()) {
             mail.moved(stored.id(), there.get());
-            return;
+            return there.get();
         }
         Fetched.Place elsewhere =
                 search.everywhere().orElseThrow(() -> new Needless(StepNote.DELETED_MEANWHILE.with()));
@@ -240,7 +259,8 @@ public class ImapSteps {
         return elsewhere;
     }
 
-    private void move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
+    /** Where it lies then. */
+    Fetched.Place move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
             throws MessagingException {
         made(store, target);
         Optional<Fetched.Place> copied = repeated ? new Search(store, stored).in(target) : Optional.empty();
@@ -248,7 +268,9 @@ public class ImapSteps {
         if (place.isEmpty()) {
             place = new Search(store, stored).in(target);
         }
-        mail.moved(stored.id(), place.orElseThrow(() -> new Needless(StepNote.MOVED_PLACE_UNKNOWN.with())));
+        Fetched.Place there = place.orElseThrow(() -> new Needless(StepNote.MOVED_PLACE_UNKNOWN.with()));
+        mail.moved(stored.id(), there);
+        return there;
     }
 
     static void made(IMAPStore store, String target) throws MessagingException {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 
@@ -38,6 +39,17 @@ record Search(IMAPStore store, StoredMail.Stored wanted) {
             }
         }
         return all;
+    }
+
+    /** The UIDs of all that are like it in a folder. */
+    Set<Long> alike(String name) throws MessagingException {
+        IMAPFolder folder = (IMAPFolder) store.getFolder(name);
+        if (wanted.messageId().isEmpty() || !folder.exists()) {
+            return Set.of();
+        }
+        try (OpenFolder open = OpenFolder.forReading(folder)) {
+            return Set.copyOf(open.commands().like(wanted.messageId().get(), wanted.size()));
+        }
     }
 
     private Optional<Fetched.Place> in(IMAPFolder folder) throws MessagingException {

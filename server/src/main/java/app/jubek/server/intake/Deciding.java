@@ -26,6 +26,7 @@ import app.jubek.server.progress.SentMail;
 import app.jubek.server.queue.Outbox;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.rulebook.RuleBooks;
+import app.jubek.server.step.StepPlan;
 import io.micrometer.core.instrument.Counter;
 import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Clock;
@@ -118,14 +119,15 @@ class Deciding {
     void plan(MessageEntity entity, ReadMail mail, Decided decided, Budget budget) {
         Mailbox mailbox = decided.mailbox();
         entity.decided(StoredDecision.of(decided.version(), decided.decision()));
-        outbox.plan(new Outbox.Plan(
+        outbox.plan(new StepPlan(
                 mailbox.id(),
                 entity.id(),
                 new Composer.Original(mail.message(), mail.fetched().bytes(), mail.digest()),
                 composers.of(mailbox),
                 decided.decision().planned(),
                 decided.decision().notDone(),
-                budget));
+                budget,
+                Optional.empty()));
         AgreementAnswer.of(mail.message()).ifPresent(answer -> requests.answeredByMail(mailbox.id(), answer));
         Bounce.of(mail.message()).ifPresent(bounce -> outbox.cameBack(mailbox.id(), bounce));
         if (mail.message().sentBy().contains(SentBy.PERSON)) {

@@ -20,6 +20,7 @@ public record SpecialUse(String attribute, List<String> usualNames) {
             "\\Trash", List.of("Trash", "Deleted Items", "Deleted Messages", "Papierkorb", "Papperskorgen"));
     public static final SpecialUse SENT =
             new SpecialUse("\\Sent", List.of("Sent", "Sent Items", "Sent Messages", "Sent Mail"));
+    public static final SpecialUse DRAFTS = new SpecialUse("\\Drafts", List.of("Drafts", "Entwürfe", "Utkast"));
     public static final SpecialUse JUNK =
             new SpecialUse("\\Junk", List.of("Junk", "Junk Mail", "Junk E-mail", "Spam", "Skräppost"));
 

@@ -1,5 +1,6 @@
 package app.jubek.server.mailbox;
 
+import app.jubek.core.step.Flag;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import jakarta.mail.Flags;
@@ -12,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,6 +45,13 @@ public final class UidCommands {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
 
     private static final int FETCH_ATTEMPTS = 4;
+
+    private static final Map<Flags.Flag, Flag> SYSTEM = Map.of(
+            Flags.Flag.SEEN, Flag.SEEN,
+            Flags.Flag.FLAGGED, Flag.FLAGGED,
+            Flags.Flag.ANSWERED, Flag.ANSWERED,
+            Flags.Flag.DRAFT, Flag.DRAFT,
+            Flags.Flag.DELETED, Flag.DELETED);
 
     private final IMAPFolder folder;
 
@@ -169,10 +178,24 @@ public final class UidCommands {
     }
 
     public boolean isAnswered(long uid) throws MessagingException {
-        return fetched("UID FETCH " + uid + " (UID FLAGS)").stream()
-                .filter(response -> uid(response).filter(u -> u == uid).isPresent())
-                .map(response -> response.getItem(FLAGS.class))
-                .anyMatch(flags -> flags != null && flags.contains(Flags.Flag.ANSWERED));
+        return flags(uid).contains(Flag.ANSWERED.imap());
+    }
+
+    /** The marks of a message, as rules write them; none of one that is gone. */
+    public Set<String> flags(long uid) throws MessagingException {
+        Set<String> marks = new LinkedHashSet<>();
+        for (FetchResponse response : fetched("UID FETCH " + uid + " (UID FLAGS)")) {
+            FLAGS flags = response.getItem(FLAGS.class);
+            if (flags != null && uid(response).filter(u -> u == uid).isPresent()) {
+                SYSTEM.forEach((system, mark) -> {
+                    if (flags.contains(system)) {
+                        marks.add(mark.imap());
+                    }
+                });
+                marks.addAll(List.of(flags.getUserFlags()));
+            }
+        }
+        return marks;
     }
 
     public void flag(long uid, String flag, boolean on) throws MessagingException {

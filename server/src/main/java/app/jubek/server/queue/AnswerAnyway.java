@@ -54,6 +54,9 @@ class AnswerAnyway {
     private static boolean waitedFor(StepEntity answer, StepEntity step) {
         return answer.ruleId().equals(step.ruleId())
                 && step.state() == StepState.WITHHELD
-                && StepActs.reason(step).filter(Reason.NOT_ANSWERED::equals).isPresent();
+                && step.standing(false)
+                        .reason()
+                        .filter(Reason.NOT_ANSWERED::equals)
+                        .isPresent();
     }
 }

@@ -228,6 +228,9 @@ public class Claims {
         StepEntity step = steps.toSettle(claim.step()).orElseThrow();
         if (isMine(step, claim) || step.state() == StepState.UNCERTAIN) {
             step.done(clock.instant());
+            if (step.kind() == Work.UNDO) {
+                steps.undone(step.id());
+            }
             if (step.kind() == Work.REPLY && step.releasedBy().isPresent()) {
                 followUps.end(step.messageId(), StepNote.DEALT_WITH_FROM_HERE.with());
             }

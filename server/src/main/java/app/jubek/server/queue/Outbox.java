@@ -12,17 +12,20 @@ import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
-import app.jubek.core.text.Budget;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
+import app.jubek.server.step.StepPlan;
+import app.jubek.server.step.StepStanding;
 import app.jubek.server.step.StepView;
 import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -69,23 +72,13 @@ public class Outbox {
     }
 
     /**
-     * The plan for one stored message.
+     * Stores the plan and wakes the workers after the commit; to be called inside the transaction that decided.
      *
-     * @param composer makes the bytes of what leaves, frozen now
-     * @param budget what planning may cost
+     * @return the steps that are planned, without those that are withheld
      */
-    public record Plan(
-            UUID mailbox,
-            long message,
-            Composer.Original original,
-            Composer composer,
-            List<PlannedStep> planned,
-            List<NotDone> notDone,
-            Budget budget) {}
-
-    /** Stores the plan and wakes the workers after the commit; to be called inside the transaction that decided. */
     @Transactional
-    public void plan(Plan plan) {
+    public List<UUID> plan(StepPlan plan) {
+        List<UUID> ids = new ArrayList<>();
         Composer composer = plan.composer().of(plan.planned());
         StepMaker.Subject subject = new StepMaker.Subject(plan.mailbox(), plan.message(), plan.original(), composer);
         AfterAnswer answer = AfterAnswer.of(plan.planned(), plan.notDone());
@@ -97,7 +90,10 @@ public class Outbox {
             if (answer.isAwaitedBy(planned)) {
                 made.step().waitForReply();
             }
+            plan.wantedBy().filter(who -> mayGoLate(made.step())).ifPresent(made.step()::approve);
             maker.save(made, plan.original());
+            plan.wantedBy().ifPresent(who -> steps.postpone(made.step().id(), 0));
+            ids.add(made.step().id());
         }
         for (NotDone notDone : plan.notDone()) {
             plan.budget().ask();
@@ -114,6 +110,12 @@ public class Outbox {
             }
         }
         wake(plan.mailbox());
+        return ids;
+    }
+
+    /** An answer goes out though its message is old, unless its rule waits for approval anyway. */
+    private static boolean mayGoLate(StepEntity step) {
+        return step.kind() == Work.REPLY && !step.release().isOnApproval();
     }
 
     private void wake(UUID mailbox) {
@@ -211,6 +213,28 @@ public class Outbox {
     }
 
     /**
+     * Plans that steps are undone, each after what was done later with its message, and behind new mail.
+     *
+     * @param of done in the mailbox; others are passed over
+     * @param who wants it
+     * @return the step that undoes it, by the step
+     */
+    @Transactional
+    public Map<UUID, UUID> undo(UUID mailbox, Collection<UUID> of, String who) {
+        Map<UUID, UUID> undoing = new HashMap<>();
+        for (StepEntity done : steps.toUndo(mailbox, of)) {
+            if (done.standing(false).mayBeUndone()) {
+                StepEntity undo = maker.undoing(done, who);
+                steps.saveAndFlush(undo);
+                steps.postpone(undo.id(), 0);
+                undoing.put(done.id(), undo.id());
+            }
+        }
+        wake(mailbox);
+        return undoing;
+    }
+
+    /**
      * Writes an answer anew that is held for a person, and the copies of it; it stays held. Refused when it is no such answer,
      * has left meanwhile, or a machine is to change what a person wrote.
      */
@@ -265,6 +289,7 @@ public class Outbox {
     }
 
     private static StepView view(StepEntity step, boolean unseen) {
+        StepStanding standing = step.standing(unseen);
         return new StepView(
                 step.id(),
                 step.messageId(),
@@ -277,7 +302,7 @@ public class Outbox {
                 step.state(),
                 step.hasMail(),
                 step.because(),
-                StepActs.reason(step).map(Reason::source).filter(source -> !source.isEmpty()),
+                standing.reason().map(Reason::source).filter(source -> !source.isEmpty()),
                 step.advice().map(Advice::with),
                 step.attempts(),
                 step.plannedAt(),
@@ -286,8 +311,9 @@ public class Outbox {
                 step.waitsForItsTime() ? step.releaseAt() : Optional.empty(),
                 step.releasedBy(),
                 step.isEdited(),
-                StepActs.mayBeEdited(step),
-                StepActs.of(step, unseen));
+                standing.mayBeEdited(),
+                standing.mayBeUndone(),
+                standing.acts());
     }
 
     private static Statement statement(StepEntity step) {
@@ -295,6 +321,7 @@ public class Outbox {
             case BRING_BACK -> PlannedPhrase.BROUGHT_BACK.with();
             case FOLLOW_UP ->
                 step.state() == StepState.READY ? step.asked().statement() : PlannedPhrase.BROUGHT_BACK.with();
+            case UNDO -> PlannedPhrase.UNDONE_STEP.with(step.asked().statement());
             case ANSWER_COPY -> PlannedPhrase.COPY_OF_REPLY_TO.with(step.recipient());
             default -> step.asked().statement();
         };

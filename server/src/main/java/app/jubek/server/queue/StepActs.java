@@ -1,6 +1,5 @@
 package app.jubek.server.queue;
 
-import app.jubek.core.plan.Advice;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.StepNote;
 import app.jubek.core.step.StepState;
@@ -9,12 +8,8 @@ import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.StepView.Act;
 import app.jubek.server.step.Work;
 import java.time.Clock;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What a person may do with a step, and does. */
@@ -46,69 +41,10 @@ class StepActs {
     }
 
     /**
-     * @param unseen whether it is an answer that was withheld while its message left the inbox
-     */
-    static List<Act> of(StepEntity step, boolean unseen) {
-        return switch (step.state()) {
-            case HELD -> mayBeLetGo(step) ? List.of(Act.SEND_NOW, Act.DISCARD) : List.of(Act.DISCARD);
-            case READY -> step.waitsForItsTime() ? ofWaiting(step) : List.of();
-            case SENT -> isToBeSeen(step) ? List.of(Act.DEALT_WITH) : List.of();
-            case FAILED ->
-                step.advice().filter(Advice.FORWARD_INSTEAD::equals).isPresent()
-                        ? List.of(Act.FORWARD_INSTEAD, Act.DISCARD)
-                        : List.of(Act.TRY_AGAIN, Act.DISCARD);
-            case UNCERTAIN -> List.of(Act.TRY_AGAIN, Act.DISCARD);
-            case WITHHELD -> ofWithheld(step, unseen);
-            default -> List.of();
-        };
-    }
-
-    /** It came back as nobody dealt with it, or was not for who had it, and nobody has seen to it. */
-    private static boolean isToBeSeen(StepEntity step) {
-        boolean notFor = step.because().filter(why -> why.is(StepNote.NOT_FOR)).isPresent();
-        return !step.isAttended() && (step.kind() == Work.FOLLOW_UP || notFor);
-    }
-
-    private static List<Act> ofWaiting(StepEntity step) {
-        return step.kind() == Work.FOLLOW_UP
-                ? List.of(Act.DEALT_WITH, Act.BRING_BACK)
-                : List.of(Act.SEND_NOW, Act.STOP, Act.DISCARD);
-    }
-
-    private static List<Act> ofWithheld(StepEntity step, boolean unseen) {
-        if (step.kind() != Work.REPLY || step.isAttended()) {
-            return List.of();
-        }
-        List<Act> acts = new ArrayList<>();
-        if (reason(step).filter(Reason::mayBeAnsweredAnyway).isPresent()) {
-            acts.add(Act.ANSWER_ANYWAY);
-        }
-        if (unseen) {
-            acts.add(Act.BRING_BACK);
-            acts.add(Act.LEAVE);
-        }
-        return acts;
-    }
-
-    private static boolean mayBeLetGo(StepEntity step) {
-        return reason(step).filter(Reason::mayBeOverruled).isPresent();
-    }
-
-    /** Whether a person may write it anew. */
-    static boolean mayBeEdited(StepEntity step) {
-        return step.kind() == Work.REPLY && step.state() == StepState.HELD && step.hasMail() && mayBeLetGo(step);
-    }
-
-    static Optional<Reason> reason(StepEntity step) {
-        return step.because()
-                .flatMap(why -> Arrays.stream(Reason.values()).filter(why::is).findFirst());
-    }
-
-    /**
      * @throws Refused when the step is no longer in a state for it
      */
     void act(StepEntity step, Act act, boolean unseen, String who) {
-        if (!of(step, unseen).contains(act)) {
+        if (!step.standing(unseen).acts().contains(act)) {
             throw Refused.conflict(
                     "The step is " + step.state().name().toLowerCase(Locale.ROOT)
                             + " by now, so that can't be done any more.",

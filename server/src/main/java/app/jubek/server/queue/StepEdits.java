@@ -24,7 +24,7 @@ class StepEdits {
     }
 
     void edit(StepEntity answer, EditedAnswer words) {
-        if (!StepActs.mayBeEdited(answer) || answer.isEdited() && !words.isByPerson()) {
+        if (!answer.standing(false).mayBeEdited() || answer.isEdited() && !words.isByPerson()) {
             throw Refused.conflict("It can’t be changed any more: it no longer waits for a person.", Map.of());
         }
         byte[] frozen = bytes.of(answer.id()).all();

@@ -8,6 +8,7 @@ import app.jubek.core.step.StepState;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.statement.StatementJson;
+import app.jubek.server.step.StepStanding;
 import app.jubek.server.step.Work;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -270,10 +271,6 @@ class StepEntity {
         return envelopeSender;
     }
 
-    Optional<String> outgoingId() {
-        return Optional.ofNullable(outgoingId);
-    }
-
     /** Why it is where it is, where there is something to say. */
     Optional<Statement> because() {
         return Optional.ofNullable(reason)
@@ -315,8 +312,8 @@ class StepEntity {
         return kind.leaves() && kind != Work.ANSWER_COPY ? asked().release() : Release.Plain.AT_ONCE;
     }
 
-    boolean isAttended() {
-        return attended;
+    StepStanding standing(boolean unseen) {
+        return new StepStanding(kind, state, because(), advice(), attended, waitsForItsTime(), hasMail(), unseen);
     }
 
     /** A copy that waits for the same answer to go out. */

@@ -9,6 +9,7 @@ import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.FollowUp;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
+import app.jubek.core.step.StepState;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.content.StepContent;
 import app.jubek.server.deciding.Composers;
@@ -26,6 +27,9 @@ import org.springframework.stereotype.Component;
 /** Makes the entry of a planned step and, of one that leaves, its bytes, frozen now. */
 @Component
 class StepMaker {
+    /** Above the place of all that is done. */
+    private static final int UNDOING = 10_000;
+
     private final StepRepository steps;
     private final Mailboxes mailboxes;
     private final StepContent bytes;
@@ -85,6 +89,22 @@ class StepMaker {
         entity.leaving(composed.outgoing().recipient().address(), sender, composed.messageId());
         due(entity).ifPresent(entity::release);
         return new Made(entity, planned, Optional.of(composed));
+    }
+
+    /** Undoes a step; later steps of a message come before earlier ones. */
+    StepEntity undoing(StepEntity done, String who) {
+        String detail = RuleBookJson.write(done.asked()).toString();
+        StepEntity undo = new StepEntity(
+                        done.mailboxId(),
+                        done.messageId(),
+                        Work.UNDO,
+                        UNDOING - done.position(),
+                        detail,
+                        clock.instant())
+                .by(done.ruleId(), done.ruleVersion(), done.ruleName(), done.ordinal());
+        undo.become(StepState.READY);
+        undo.approve(who);
+        return undo;
     }
 
     private Optional<Instant> due(StepEntity entity) {

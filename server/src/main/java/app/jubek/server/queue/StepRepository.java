@@ -163,6 +163,16 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select s from StepEntity s where s.id = :id and s.mailboxId = :mailbox")
     Optional<StepEntity> toActOn(UUID id, UUID mailbox);
 
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.id in :ids order by s.id")
+    List<StepEntity> toUndo(UUID mailbox, Collection<UUID> ids);
+
+    /** The step that another one has undone. */
+    @Modifying(flushAutomatically = true)
+    @Query("update StepEntity s set s.state = UNDONE where s.state = SENT"
+            + " and s.id = (select t.step from StepTraceEntity t where t.undoneBy = :undo)")
+    void undone(UUID undo);
+
     /** A bounce may be noted at the same moment. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select s from StepEntity s where s.id = :id")

@@ -17,9 +17,10 @@ import java.util.UUID;
  * @param advice what a person can do about it
  * @param release when its rule sends it
  * @param releaseAt when it goes out by itself, of one that waits for its time
- * @param releasedBy who let it go
+ * @param releasedBy who let it go, or wanted it undone
  * @param edited whether a person wrote it anew
  * @param mayBeEdited whether a person may
+ * @param mayBeUndone whether it was done in the mailbox, so that it can be changed back
  * @param acts what a person may do with it now
  */
 public record StepView(
@@ -44,6 +45,7 @@ public record StepView(
         Optional<String> releasedBy,
         boolean edited,
         boolean mayBeEdited,
+        boolean mayBeUndone,
         List<Act> acts) {
 
     /** What a person may do with a step that waits, has failed, or was withheld. */

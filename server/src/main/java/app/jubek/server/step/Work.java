@@ -5,8 +5,8 @@ import app.jubek.core.plan.Sending;
 import app.jubek.core.step.Step;
 
 /**
- * What the outbox carries out: the kinds of step, copies of answers, filing in another mailbox, and bringing back what
- * could not be handed on.
+ * What the outbox carries out: the kinds of step, copies of answers, filing in another mailbox, bringing back what could
+ * not be handed on, and undoing what was done.
  */
 public enum Work {
     FORWARD,
@@ -23,7 +23,8 @@ public enum Work {
     TRASH,
     DELETE,
     BRING_BACK,
-    FOLLOW_UP;
+    FOLLOW_UP,
+    UNDO;
 
     /** What carries out a planned step. */
     public static Work of(PlannedStep planned) {
@@ -33,6 +34,14 @@ public enum Work {
         boolean elsewhere = planned.step() instanceof Step.File file
                 && file.target().mailbox().isPresent();
         return elsewhere ? FILE_ELSEWHERE : valueOf(planned.step().kind().name());
+    }
+
+    /** Whether it changes the mailbox in a way that can be changed back. */
+    public boolean mayBeUndone() {
+        return switch (this) {
+            case OUT_OF_JUNK, MARK, COPY, FILE, ARCHIVE, TRASH -> true;
+            default -> false;
+        };
     }
 
     public boolean leaves() {

@@ -24,6 +24,7 @@ import app.jubek.server.folders.ImapRefused;
 import app.jubek.server.folders.ImapSteps;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.SampleMailbox;
+import app.jubek.server.mailbox.SpecialUse;
 import app.jubek.server.notice.Notices;
 import app.jubek.server.outgoing.FrozenMail;
 import app.jubek.server.queue.Claims;
@@ -32,6 +33,7 @@ import app.jubek.server.smtp.SmtpFault;
 import app.jubek.server.smtp.SmtpSessions;
 import app.jubek.server.step.Claim;
 import app.jubek.server.step.Work;
+import app.jubek.server.undo.Undo;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.util.Optional;
@@ -49,8 +51,8 @@ class WorkerTest {
     private final ImapSteps imap = mock(ImapSteps.class);
     private final SmtpSessions sessions = mock(SmtpSessions.class);
     private final FrozenMail frozen = mock(FrozenMail.class);
-    private final Worker worker =
-            new Worker(claims, imap, mock(CrossMailboxMove.class), frozen, sessions, mock(Notices.class));
+    private final Worker worker = new Worker(
+            claims, imap, mock(CrossMailboxMove.class), mock(Undo.class), frozen, sessions, mock(Notices.class));
     private final Mailbox mailbox = SampleMailbox.of(UUID.randomUUID());
 
     private Claim claim(Work kind, Optional<Outgoing> leaving) {
@@ -127,7 +129,7 @@ class WorkerTest {
         Claim claim = claim(Work.ARCHIVE, Optional.empty());
         ImapRefused forNow = refusal(true);
         ImapRefused forGood = refusal(false);
-        doThrow(forNow).doThrow(forGood).when(imap).archive(any(), eq(7L), eq(false));
+        doThrow(forNow).doThrow(forGood).when(imap).file(any(), eq(7L), eq(SpecialUse.ARCHIVE), eq(false), any());
         worker.work();
         verify(claims).retryOrFail(claim, REFUSED);
         worker.work();
