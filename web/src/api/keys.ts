@@ -14,6 +14,7 @@ export const keys = {
   answers: key('answers'),
   arrival: key('arrival'),
   asReceived: key('as received'),
+  catchUps: key('catch-ups'),
   completions: key('completions'),
   composing: key('composing'),
   desk: key('desk'),
@@ -54,5 +55,6 @@ export const keys = {
   templateVersions: key('template versions'),
   templates: key('templates'),
   trials: key('trials'),
+  undo: key('undo'),
   uses: key('uses'),
 };

@@ -196,6 +196,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/catch-ups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["catchUps"];
+        put?: never;
+        post: operations["beginCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/folders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["catchUpFolders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["catchUp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pauseCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["previewCatchUp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resumeCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/catch-ups/{catchUp}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stopCatchUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/changed-hands": {
         parameters: {
             query?: never;
@@ -1364,6 +1492,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/undo/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewUndo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/uses": {
         parameters: {
             query?: never;
@@ -1743,6 +1903,112 @@ export interface components {
             /** Format: int32 */
             kept: number;
         };
+        CatchUpBegun: {
+            /** Format: int32 */
+            days: number;
+            folders: string[];
+            rules: string[];
+            subfolders: boolean;
+        };
+        CatchUpDoes: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP";
+            /** Format: int32 */
+            messages: number;
+            what: components["schemas"]["Statement"];
+        };
+        CatchUpLeaves: {
+            /** Format: int32 */
+            messages: number;
+            what: components["schemas"]["Statement"];
+            why: components["schemas"]["Statement"];
+        };
+        CatchUpLine: {
+            does: components["schemas"]["Statement"][];
+            message: components["schemas"]["Line"];
+        };
+        CatchUpPerson: {
+            address: string;
+            /** Format: int32 */
+            messages: number;
+        };
+        CatchUpPreview: {
+            answered: components["schemas"]["CatchUpPerson"][];
+            /** Format: int32 */
+            deletions: number;
+            does: components["schemas"]["CatchUpDoes"][];
+            /** Format: int32 */
+            handOvers: number;
+            left: components["schemas"]["CatchUpLeaves"][];
+            /** Format: int32 */
+            looked: number;
+            /** Format: int32 */
+            messages: number;
+            recipients: components["schemas"]["CatchUpPerson"][];
+            /** Format: int32 */
+            replies: number;
+            sample: components["schemas"]["CatchUpLine"][];
+            /** Format: int64 */
+            seconds: number;
+        };
+        CatchUpRule: {
+            id: string;
+            name: string;
+        };
+        CatchUpView: {
+            /** Format: date-time */
+            before: string;
+            /** Format: date-time */
+            begunAt: string;
+            begunBy: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: date-time */
+            endedAt?: string;
+            /** @enum {string} */
+            every?: "HOUR" | "DAY" | "WEEK";
+            /** Format: int32 */
+            failed: number;
+            folders: string[];
+            handOvers: boolean;
+            id: string;
+            /** Format: int32 */
+            messages: number;
+            /** Format: int32 */
+            messagesOf: number;
+            /** Format: date-time */
+            nextAt?: string;
+            note?: components["schemas"]["Statement"];
+            /** Format: int32 */
+            open: number;
+            /** Format: int32 */
+            passedOver: number;
+            /** Format: int32 */
+            readDone: number;
+            /** Format: int32 */
+            readOf: number;
+            replies: boolean;
+            rules: components["schemas"]["CatchUpRule"][];
+            /** Format: int32 */
+            seconds: number;
+            /** @enum {string} */
+            state: "READING" | "READY" | "RUNNING" | "PAUSED" | "WAITING" | "DONE" | "STOPPED";
+            subfolders: boolean;
+            /** Format: int32 */
+            undone: number;
+        };
+        CatchUpWanted: {
+            /** Format: int32 */
+            deletions: number;
+            /** @enum {string} */
+            every?: "HOUR" | "DAY" | "WEEK";
+            /** Format: int32 */
+            handOvers?: number;
+            /** Format: int32 */
+            replies?: number;
+        };
         ChangeView: {
             after: string[];
             before: string[];
@@ -1927,7 +2193,7 @@ export interface components {
         };
         DoneCount: {
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO";
             /** Format: int64 */
             messages: number;
         };
@@ -2056,7 +2322,7 @@ export interface components {
         Fate: {
             done: components["schemas"]["Statement"];
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO";
             notDone?: components["schemas"]["Against"];
             own: boolean;
             rule: string;
@@ -2947,8 +3213,9 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP";
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO";
             mayBeEdited: boolean;
+            mayBeUndone: boolean;
             /** Format: int64 */
             message: number;
             /** Format: date-time */
@@ -3213,6 +3480,35 @@ export interface components {
             criterion: components["schemas"]["Criterion"];
             /** Format: int32 */
             matches: number;
+        };
+        UndoKind: {
+            /** @enum {string} */
+            kind: "FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO";
+            /** Format: int32 */
+            steps: number;
+        };
+        UndoPlanned: {
+            /** Format: int32 */
+            steps: number;
+        };
+        UndoPreview: {
+            can: components["schemas"]["UndoKind"][];
+            cannot: components["schemas"]["UndoRefused"][];
+            looked: boolean;
+        };
+        UndoRefused: {
+            /** Format: int32 */
+            steps: number;
+            subjects: string[];
+            why: components["schemas"]["Statement"];
+        };
+        UndoRequest: {
+            /** Format: uuid */
+            catchUp?: string;
+            /** Format: date */
+            day?: string;
+            rule?: string;
+            steps?: string[];
         };
         UsingRule: {
             id: string;
@@ -3656,6 +3952,221 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CardsTaken"];
+                };
+            };
+        };
+    };
+    catchUps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"][];
+                };
+            };
+        };
+    };
+    beginCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchUpBegun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
+                };
+            };
+        };
+    };
+    catchUpFolders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
+    catchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
+                };
+            };
+        };
+    };
+    pauseCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
+                };
+            };
+        };
+    };
+    previewCatchUp: {
+        parameters: {
+            query?: {
+                handOvers?: boolean;
+                replies?: boolean;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpPreview"];
+                };
+            };
+        };
+    };
+    resumeCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
+                };
+            };
+        };
+    };
+    startCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatchUpWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
+                };
+            };
+        };
+    };
+    stopCatchUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                catchUp: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CatchUpView"];
                 };
             };
         };
@@ -5909,6 +6420,58 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TrialText"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UndoPlanned"];
+                };
+            };
+        };
+    };
+    previewUndo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["UndoPreview"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem, problemText } from '../api/problem';
 import { AddressBook } from '../features/addressbook';
 import { AgreementPage } from '../features/destinations';
+import { CatchUps } from '../features/catchup';
 import { Desk } from '../features/desk';
 import { HandedOnPage } from '../features/handedon';
 import { Incoming } from '../features/incoming';
@@ -87,6 +88,7 @@ function Door() {
             <Route path="/templates" element={<Templates />} />
             <Route path="/trials" element={<Trials />} />
             <Route path="/trials/rehearsal" element={<Rehearse />} />
+            <Route path="/records/catch-ups" element={<CatchUps />} />
             <Route path="/records" element={<Records />} />
             <Route path="/address-book" element={<AddressBook />} />
             {demo && <Route path="/outside" element={<Outside />} />}

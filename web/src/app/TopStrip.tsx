@@ -155,6 +155,15 @@ function DoneStrip() {
       {line && (
         <div className="flex items-center gap-3 border-b border-line bg-moss-soft px-4 py-1">
           <span className="grow">{line.text}</span>
+          {line.next && (
+            <Link
+              className="text-sm font-semibold text-moss hover:underline"
+              to={line.next.to}
+              onClick={() => tell(undefined)}
+            >
+              {line.next.text}
+            </Link>
+          )}
           {line.takeBack && (
             <Button small look="quiet" onClick={line.takeBack}>
               Undo

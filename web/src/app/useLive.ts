@@ -9,7 +9,17 @@ type Name = keyof typeof keys;
 /** What a signal makes out of date. */
 const TOLD_BY: Record<Signal['topic'], Name[]> = {
   MESSAGES: ['messages', 'message', 'kinds', 'desk', 'setAside', 'pastMail', 'folders'],
-  STEPS: ['records', 'desk', 'messages', 'message', 'uses', 'answers', 'destinations', 'realTests'],
+  STEPS: [
+    'records',
+    'catchUps',
+    'desk',
+    'messages',
+    'message',
+    'uses',
+    'answers',
+    'destinations',
+    'realTests',
+  ],
   NOTICES: ['notices'],
   TRIALS: ['trials', 'realTests'],
   MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop', 'destinations'],

@@ -19,6 +19,7 @@ export function aStep(more: Partial<Schemas['StepView']> = {}): Schemas['StepVie
     release: said('at once'),
     edited: false,
     mayBeEdited: false,
+    mayBeUndone: false,
     acts: [],
     ...more,
   };

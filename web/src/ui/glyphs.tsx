@@ -16,6 +16,7 @@ export type Happening =
   | 'KEEP'
   | 'BRING_BACK'
   | 'FOLLOW_UP'
+  | 'UNDO'
   | 'HELD';
 
 const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
@@ -176,6 +177,15 @@ const SHAPES: Record<Happening, { colour: string; draw: React.ReactNode }> = {
       <>
         <path d="M2 9h12v5H2z" />
         <path d="M8 7.5v-5M5.5 4.5h5" strokeDasharray="1.5 1.5" />
+      </>
+    ),
+  },
+  UNDO: {
+    colour: 'text-ink2',
+    draw: (
+      <>
+        <path d="M2 9h12v5H2z" strokeDasharray="2.4 1.8" />
+        <path d="M12.5 6.5v-4h-9v4" />
       </>
     ),
   },

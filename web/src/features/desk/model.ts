@@ -8,8 +8,8 @@ const DAY = 86_400_000;
 
 type Kind = Schemas['DoneCount']['kind'];
 
-/** What only undoes a failure is not counted. */
-const DONE: Record<Exclude<Kind, 'BRING_BACK'>, string> & { BRING_BACK?: never } = {
+/** What only undoes something is not counted. */
+const DONE: Record<Exclude<Kind, 'BRING_BACK' | 'UNDO'>, string> & { BRING_BACK?: never; UNDO?: never } = {
   FORWARD: 'forwarded',
   REDIRECT: 'redirected',
   REPLY: 'replied to',

@@ -3,6 +3,8 @@ import { createContext, useContext } from 'react';
 export interface DoneLine {
   text: string;
   takeBack?: () => void;
+  /** What one may want to do next, and where. */
+  next?: { text: string; to: string };
 }
 
 interface DoneStore {

@@ -40,8 +40,11 @@ export function standingInWords(step: Step): string {
   return `${step.kind === 'FOLLOW_UP' ? 'comes back' : 'goes out'} ${dayAndTime(step.releaseAt)}`;
 }
 
-/** Who approved it, and whether in their own words. */
+/** Who approved it, and whether in their own words; or who wanted it undone. */
 export function letGoInWords(step: Step): string {
+  if (step.kind === 'UNDO') {
+    return `by ${step.releasedBy ?? ''}`;
+  }
   return `${step.edited ? 'edited and approved' : 'approved'} by ${step.releasedBy ?? ''}`;
 }
 

@@ -27,15 +27,22 @@ interface Props {
   busy: boolean;
   onAct: (step: string, act: Act) => void;
   onSent: (step: Step) => void;
+  onUndo: (step: Step) => void;
 }
 
 /** What a rule did with a message: one row, which opens to its steps. */
-export function GroupRows({ group, busy, onAct, onSent }: Props) {
+export function GroupRows({ group, busy, onAct, onSent, onUndo }: Props) {
   const { steps } = group;
   const [open, setOpen] = useState(steps.some(needsPerson) || isUnseen(steps));
   const only = steps.length === 1 ? steps[0] : undefined;
   const acts = (step: Step) => (
-    <Acts step={step} busy={busy} onAct={(act) => onAct(step.id, act)} onSent={() => onSent(step)} />
+    <Acts
+      step={step}
+      busy={busy}
+      onAct={(act) => onAct(step.id, act)}
+      onSent={() => onSent(step)}
+      onUndo={() => onUndo(step)}
+    />
   );
   return (
     <>
@@ -145,14 +152,20 @@ interface ActsProps {
   busy: boolean;
   onAct: (act: Act) => void;
   onSent: () => void;
+  onUndo: () => void;
 }
 
-function Acts({ step, busy, onAct, onSent }: ActsProps) {
+function Acts({ step, busy, onAct, onSent, onUndo }: ActsProps) {
   return (
     <>
       {step.hasMail && (
         <Button small look="quiet" onClick={onSent}>
           {step.state === 'SENT' ? 'the message as sent' : 'the message as it would go out'}
+        </Button>
+      )}
+      {step.mayBeUndone && (
+        <Button small look="quiet" onClick={onUndo}>
+          Undo …
         </Button>
       )}
       {step.acts.map((one) => (

@@ -1,11 +1,14 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { counted } from '../../../lib/numbers';
 import { Button } from '../../../ui/Button';
 import { Empty, Loading, Trouble } from '../../../ui/States';
+import { useMailbox } from '../../mailbox';
+import { UndoSheet, type UndoChoice } from '../../undo';
 import { grouped } from '../model';
+import { undoChoices } from '../undoing';
 import { GroupRows } from './GroupRows';
 import { SentSheet } from './SentSheet';
 import { Waiting } from './waiting/Waiting';
@@ -19,6 +22,7 @@ const VIEWS: { key: string; text: string; states: State[] }[] = [
   { key: 'unanswered', text: 'Not answered', states: [] },
   { key: 'brought-back', text: 'Brought back', states: [] },
   { key: 'back', text: 'Held or withheld', states: ['WITHHELD', 'DISCARDED'] },
+  { key: 'undone', text: 'Undone', states: ['UNDONE'] },
 ];
 
 /** As far back as messages are explained. */
@@ -26,6 +30,7 @@ const DAYS_KEPT = 180;
 
 export function Records() {
   const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
   const view = VIEWS.find((one) => one.key === search.get('view')) ?? VIEWS[0];
   const rule = search.get('rule');
   return (
@@ -56,6 +61,10 @@ export function Records() {
               ? 'what nobody dealt with, newest first'
               : 'everything the rules did, newest first'}
         </span>
+        <span className="grow" />
+        <Button small onClick={() => void navigate('/records/catch-ups')}>
+          Catch up …
+        </Button>
         {rule !== null && (
           <Button small onClick={() => setSearch({})}>
             one rule only · Show all
@@ -84,6 +93,8 @@ function Table({ view, states, rule }: TableProps) {
   const records = view === 'unanswered' ? unanswered : view === 'brought-back' ? broughtBack : recorded;
   const act = useAct();
   const [sent, setSent] = useState<Schemas['StepView']>();
+  const [undoing, setUndoing] = useState<UndoChoice[]>([]);
+  const zone = useMailbox().data?.zone;
   const shown = (records.data ?? []).filter((r) => rule === null || r.step.rule === rule);
   return (
     <>
@@ -132,12 +143,14 @@ function Table({ view, states, rule }: TableProps) {
                   busy={act.isPending}
                   onAct={(step, chosen) => act.mutate({ step, act: chosen })}
                   onSent={setSent}
+                  onUndo={(step) => setUndoing(undoChoices(group, step, zone))}
                 />
               ))}
             </tbody>
           </table>
         )}
       </div>
+      <UndoSheet choices={undoing} onClose={() => setUndoing([])} />
       <SentSheet step={sent} onClose={() => setSent(undefined)} />
     </>
   );

@@ -2,7 +2,7 @@ import { marksInWords } from '../../../lib/flags';
 import { folderInWords } from '../../../lib/folders';
 import { counted } from '../../../lib/numbers';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Button } from '../../../ui/Button';
 import { Glyph } from '../../../ui/glyphs';
 import { Question } from '../../../ui/Question';
@@ -48,6 +48,7 @@ export function RuleAside({
   templates,
   waits,
 }: Props) {
+  const navigate = useNavigate();
   const [copying, setCopying] = useState(false);
   const [asked, setAsked] = useState(false);
   return (
@@ -68,6 +69,11 @@ export function RuleAside({
         <Button small look="quiet" onClick={onCopy}>
           Copy
         </Button>
+        {rule.on && (
+          <Button small look="quiet" onClick={() => void navigate(`/records/catch-ups?rule=${rule.id}`)}>
+            Catch up …
+          </Button>
+        )}
         {sendersOf(rule).length > 0 && (
           <Button small look="quiet" onClick={() => setCopying(true)}>
             Copy for another sender …

@@ -23,6 +23,7 @@ const BRANCH: Record<Happening, string> = {
   KEEP: 'stroke-ink2',
   BRING_BACK: 'stroke-clay',
   FOLLOW_UP: 'stroke-ink2',
+  UNDO: 'stroke-ink2',
   HELD: 'stroke-clay',
 };
 

@@ -57,6 +57,9 @@ export function SaveBar(props: Props) {
             text: on
               ? `“${rule.name}” is on. ${actsOn(isNew, picked)}`
               : `“${rule.name}” is saved and paused.`,
+            ...(on &&
+              (isNew || !draft.on) &&
+              picked !== 0 && { next: { text: 'Catch up …', to: `/records/catch-ups?rule=${rule.id}` } }),
             takeBack: () =>
               saving.mutate(
                 { baseVersion: saved.version, document: base.document },

@@ -69,7 +69,7 @@ class NewcomerTest extends LeavesNoTrials {
     }
 
     @Test
-    void aRuleIsGivenTrialsRehearsedTestedForRealAndSwitchedOn() {
+    void aRuleIsGivenTrialsRehearsedTestedForRealSwitchedOnAndCatchesUp() {
         Instant begin = Instant.now();
         click(link("Incoming"));
         click(page.getByTitle("Open this kind of mail")
@@ -107,7 +107,18 @@ class NewcomerTest extends LeavesNoTrials {
         click(rule.getByRole(AriaRole.LINK).first());
         click(button("Save and switch on"));
         assertThat(page.getByText("“Lost property” is on.")).isVisible();
-        told("the story with trials, a rehearsal and a real test", begin);
+
+        click(link("Catch up …"));
+        click(button("Look it over"));
+        click(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Catch up on"))));
+        Locator catchUp =
+                page.getByRole(AriaRole.LISTITEM, new Page.GetByRoleOptions().setName("Catch-up with “Lost property”"));
+        assertThat(catchUp.getByText(Pattern.compile("^done"))).isVisible();
+        click(link("Records"));
+        click(button("Undo …").first());
+        click(button("Undo 1 step"));
+        assertThat(page.getByText("undone: filed in Lost property").first()).isVisible();
+        told("the story with trials, a rehearsal, a real test, catching up and one step undone", begin);
         Assertions.assertThat(actions).isLessThanOrEqualTo(MOST_WITH_TRIALS);
     }
 

@@ -66,8 +66,8 @@ class TrialsTest extends LeavesNoTrials {
     private Locator withItsCases(String name) {
         Locator rule = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
         Locator show = rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Show its cases"));
-        Locator keep = rule.getByRole(
-                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep")));
+        Locator keep =
+                rule.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep")));
         assertThat(show.or(keep).first()).isVisible();
         if (show.isVisible()) {
             show.click();
@@ -134,8 +134,8 @@ class TrialsTest extends LeavesNoTrials {
         while (chosen.count() > 0) {
             chosen.first().uncheck();
         }
-        Locator more = page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("more rules?$")));
+        Locator more =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("more rules?$")));
         if (more.isVisible()) {
             more.click();
         }

@@ -61,7 +61,7 @@ class CatchUpController {
 
     /**
      * @param folders as rules write them
-     * @param days how far back it reaches, at most 180
+     * @param days how many it reaches back, today among them; at most 180
      */
     record CatchUpBegun(List<String> rules, List<String> folders, boolean subfolders, int days) {}
 

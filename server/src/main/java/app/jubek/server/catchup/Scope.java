@@ -12,6 +12,9 @@ import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.replyhistory.StoredReplyHistory;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
@@ -51,7 +54,8 @@ class Scope {
     Seen of(CatchUpEntity entity, Collection<String> folders, Terms terms) {
         PastMail.Window window = pastMail.window(entity.mailboxId(), entity.days());
         Map<Long, String> lying = new HashMap<>();
-        catchUps.lying(entity.mailboxId(), folders, window.since(), entity.before())
+        Instant from = first(entity, window.mailbox().zone());
+        catchUps.lying(entity.mailboxId(), folders, from, entity.before())
                 .forEach(one -> lying.put(one.id(), one.folder()));
         RuleBook rules = CatchUp.chosen(window.book(), entity.rules());
         BitSet among = new BitSet();
@@ -62,6 +66,14 @@ class Scope {
         List<Integer> candidates = catchUp.candidates();
         known.look(candidates.stream().map(at -> window.past().message(at).id()).toList());
         return new Seen(window, among.cardinality(), catchUp, candidates);
+    }
+
+    /** The first day begins at midnight. */
+    private static Instant first(CatchUpEntity entity, ZoneId zone) {
+        return LocalDate.ofInstant(entity.before(), zone)
+                .minusDays(entity.days() - 1)
+                .atStartOfDay(zone)
+                .toInstant();
     }
 
     /** What was planned for the candidates before. */

@@ -1,0 +1,1 @@
+export { CatchUps } from './parts/CatchUps';

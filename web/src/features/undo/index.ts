@@ -1,0 +1,1 @@
+export { UndoSheet, type UndoChoice } from './parts/UndoSheet';
