@@ -17,6 +17,7 @@ export const SECTIONS: Section[] = guide
 /** The section for each place, by how its path begins; the first that fits. */
 const OF_PLACES: [string, string][] = [
   ['/rules/', 'Work on a rule'],
+  ['/records/catch-ups', 'Put old mail in order, and take things back'],
   ['/rules', 'Put rules in order'],
   ['/incoming', 'Make your first rule in five minutes'],
   ['/trials', 'Try rules before and after every change'],

@@ -61,17 +61,12 @@ class PicturesRun extends Journey {
         page.getByText("The reply").waitFor();
         settled();
         picture("sample-message");
-        visit("/rules/school-visits");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Does"))
-                .click();
-        button("See what recipients see …").click();
-        settled();
-        picture("as-received");
         agreement();
         handedOn();
         waiting();
         trials();
         composed();
+        catchUp();
         addressBook();
         whereMailGoes();
     }
@@ -196,6 +191,16 @@ class PicturesRun extends Journey {
         page.getByText("has not answered").waitFor();
         settled();
         picture("address-book");
+    }
+
+    private void catchUp() {
+        visit("/records/catch-ups?rule=seed-exchange");
+        button("Look it over").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Catch up on")))
+                .waitFor();
+        settled();
+        picture("catch-up");
+        button("Discard").click();
     }
 
     private void picture(String name) {

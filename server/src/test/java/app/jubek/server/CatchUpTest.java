@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.core.catchup.CatchUpNote;
 import app.jubek.core.catchup.LeftOut;
 import app.jubek.core.step.StepState;
+import app.jubek.server.intake.Whereabouts;
 import jakarta.mail.Flags;
 import jakarta.mail.Message;
 import java.util.ArrayList;
@@ -14,10 +15,14 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** Rules carried out on mail that is already there, and undone again, on a real mailbox. */
 class CatchUpTest extends ServerTest {
+    @Autowired
+    private Whereabouts whereabouts;
+
     private Browser browser;
 
     @BeforeEach
@@ -131,6 +136,11 @@ class CatchUpTest extends ServerTest {
         await("all is undone", () -> browser.get(catchUp).get("undone").intValue() == 9);
         assertThat(lying("alk", folders)).isEqualTo(before);
 
+        long two = jdbc.sql("select id from message where subject = 'old walk two'")
+                .query(Long.class)
+                .single();
+        whereabouts.gone(mailbox, List.of(two));
+        assertThat(steps("walks")).as("records outlive their mail").hasSize(18);
         JsonNode again = browser.get(ready("walks", "\"INBOX\",\"Walks\"") + "/preview");
         assertThat(again.get("messages").intValue())
                 .as("undone is not done again")

@@ -269,7 +269,8 @@ class EvidenceApiTest extends ServerTest {
         assertThat(message.at("/steps/0/done/code").stringValue()).isEqualTo("FLAGGED");
         assertThat(message.at("/sentBy/0/code").stringValue()).isEqualTo("NOT_AUTOMATIC");
         assertThat(message.at("/texts/0").stringValue()).startsWith("hello");
-        JsonNode records = browser.get("/api/mailboxes/" + mailbox + "/records?states=SENT,HELD");
+        JsonNode records = browser.get("/api/mailboxes/" + mailbox + "/records?states=SENT,HELD&limit=500")
+                .get("records");
         assertThat(records.toString()).contains("\"opened now\"");
     }
 

@@ -39,6 +39,19 @@ class OtherStepsTest extends ServerTest {
         assertThat(subjects("INBOX", "to be in " + what)).isEmpty();
     }
 
+    /** As after a kill between the noting of where it lies and the noting that the step is done. */
+    @Test
+    void aMoveThatIsRepeatedAfterAllOfItWasDoneLeavesTheMessageThere() {
+        rules(rule("again", "moved twice over", "stop here", step("{'do':'file','folder':'Moved twice'}")));
+        write("anna@school.example", World.VISITS, "moved twice over", "x");
+        await("it is done", () -> isDone("again"));
+        jdbc.sql("update step set state = 'READY', due_at = now() where id = ?")
+                .param(steps("again").get(0).id())
+                .update();
+        await("it is done again", () -> isDone("again") && steps("again").get(0).attempts() == 2);
+        assertThat(subjects("Moved twice", "moved twice over")).hasSize(1);
+    }
+
     @Test
     void whatIsDeletedForGoodIsNowhereAndOthersMailMarkedAsDeletedStays() {
         rules(rule("gone", "delete this", "stop here", step("{'do':'delete'}")));
@@ -274,7 +287,10 @@ class OtherStepsTest extends ServerTest {
         assertThat(flags.getUserFlags()).contains("$NotJunk");
         assertThat(flags.contains(Flags.Flag.FLAGGED)).isTrue();
         assertThat(subjects("Junk", "")).hasSize(2);
-        var records = new Browser(port).signedIn("ilse", "greenhouse").get("/api/mailboxes/" + mailbox + "/records");
+        var records = new Browser(port)
+                .signedIn("ilse", "greenhouse")
+                .get("/api/mailboxes/" + mailbox + "/records")
+                .get("records");
         assertThat(records.toString()).doesNotContain("cheap watches");
     }
 }

@@ -3,6 +3,8 @@ package app.jubek.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.formats.rulebook.RuleBookJson;
+import app.jubek.server.records.RecordFilter;
+import app.jubek.server.records.RecordSearch;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.step.StepView;
 import jakarta.mail.AuthenticationFailedException;
@@ -21,6 +23,7 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.Set;
 import java.util.UUID;
@@ -43,6 +46,9 @@ abstract class ServerTest extends ServerContext {
 
     @Autowired
     app.jubek.server.queue.Outbox outbox;
+
+    @Autowired
+    RecordSearch records;
 
     UUID mailbox;
 
@@ -235,8 +241,9 @@ abstract class ServerTest extends ServerContext {
     }
 
     List<StepView> steps(String rule) {
-        return outbox.newest(mailbox, Set.of(), 500).stream()
-                .filter(s -> s.rule().equals(rule))
-                .toList();
+        Optional<String> none = Optional.empty();
+        RecordFilter ofRule = new RecordFilter(
+                Set.of(), Set.of(), Optional.of(rule), none, none, none, Optional.empty(), Optional.empty());
+        return records.page(mailbox, ofRule, Optional.empty(), 500).steps();
     }
 }

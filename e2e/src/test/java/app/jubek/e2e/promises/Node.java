@@ -173,7 +173,20 @@ final class Node implements AutoCloseable {
     }
 
     JsonNode records() {
-        return JSON.readTree(get(mailbox() + "/records").body());
+        return JSON.readTree(get(mailbox() + "/records?limit=500").body()).get("records");
+    }
+
+    /** What lies at a path below the current mailbox. */
+    JsonNode read(String path) {
+        return JSON.readTree(get(mailbox() + path).body());
+    }
+
+    JsonNode post(String path, String body) {
+        HttpResponse<String> answer = post(mailbox() + path, "application/json", body);
+        if (answer.statusCode() != 200) {
+            throw new IllegalStateException(answer.body());
+        }
+        return JSON.readTree(answer.body());
     }
 
     JsonNode setAside() {
@@ -185,10 +198,7 @@ final class Node implements AutoCloseable {
     }
 
     void act(String step, String act) {
-        HttpResponse<String> answer = post(mailbox() + "/steps/" + step + "/" + act, "application/json", "");
-        if (answer.statusCode() != 200) {
-            throw new IllegalStateException(answer.body());
-        }
+        post("/steps/" + step + "/" + act, "");
     }
 
     /** At once, as by a power cut. */

@@ -8,7 +8,6 @@ import app.jubek.core.safety.Cleared;
 import app.jubek.core.safety.Outgoing;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
-import app.jubek.core.step.StepState;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailbox;
@@ -28,7 +27,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -100,7 +98,7 @@ public class Digests {
     }
 
     private List<OwnLetter.Waits> waiting(UUID mailbox) {
-        List<StepView> held = outbox.newest(mailbox, Set.of(StepState.HELD), MOST).stream()
+        List<StepView> held = outbox.held(mailbox, MOST).stream()
                 .sorted(Comparator.comparing(StepView::plannedAt))
                 .toList();
         Map<Long, MessageLine> lines = messages.lines(

@@ -259,9 +259,15 @@ public class ImapSteps {
         return elsewhere;
     }
 
-    /** Where it lies then. */
+    /**
+     * Where it lies then. One that lies there already, as an attempt may have broken off once that was noted, stays: what is
+     * found there like it is itself.
+     */
     Fetched.Place move(IMAPStore store, StoredMail.Stored stored, String target, boolean repeated)
             throws MessagingException {
+        if (stored.place().folder().equals(target)) {
+            return stored.place();
+        }
         made(store, target);
         Optional<Fetched.Place> copied = repeated ? new Search(store, stored).in(target) : Optional.empty();
         Optional<Fetched.Place> place = moved(store, stored, target, copied);

@@ -102,13 +102,11 @@ class Intake implements Arrivals {
     }
 
     private ReadMessage noted(UUID mailbox, ReadMessage message) {
-        Optional<String> id = message.messageId();
-        if (id.isEmpty()) {
-            return message.withNote(ReadingNote.NO_MESSAGE_ID.with());
-        }
-        return messages.countByMessageId(mailbox, id.get()) > 0
-                ? message.withNote(ReadingNote.MESSAGE_ID_TWICE.with())
-                : message;
+        return message.messageId()
+                .map(id -> messages.existsByMailboxIdAndMessageId(mailbox, id)
+                        ? message.withNote(ReadingNote.MESSAGE_ID_TWICE.with())
+                        : message)
+                .orElseGet(() -> message.withNote(ReadingNote.NO_MESSAGE_ID.with()));
     }
 
     @Override

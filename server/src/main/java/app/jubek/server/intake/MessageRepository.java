@@ -13,6 +13,8 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface MessageRepository extends JpaRepository<MessageEntity, Long> {
+    String UNTOUCHED = " and not exists (select 1 from StepEntity t where t.messageId = m.id)";
+
     Optional<MessageEntity> findFirstByMailboxIdAndDigestInOrderById(UUID mailboxId, Collection<String> digests);
 
     @Query("select m from MessageEntity m where m.mailboxId = :mailbox and m.digest in :digests")
@@ -60,8 +62,7 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
             + " and m.asideDone = false order by m.id desc")
     List<MessageEntity> setAside(UUID mailbox, Limit limit);
 
-    @Query("select count(m) from MessageEntity m where m.mailboxId = :mailbox and m.messageId = :messageId")
-    int countByMessageId(UUID mailbox, String messageId);
+    boolean existsByMailboxIdAndMessageId(UUID mailboxId, String messageId);
 
     @Query("select distinct m.locatedFolder from MessageEntity m where m.mailboxId = :mailbox and m.goneAt is null")
     List<String> folders(UUID mailbox);
@@ -81,7 +82,7 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     void locate(long id, String folder, long validity, long uid);
 
     @Modifying
-    @Query("delete from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids and m.status = 'PAST'")
+    @Query("delete from MessageEntity m where m.mailboxId = :mailbox and m.id in :ids and m.status = PAST" + UNTOUCHED)
     void forgetPast(UUID mailbox, Collection<Long> ids);
 
     @Modifying
@@ -91,7 +92,8 @@ interface MessageRepository extends JpaRepository<MessageEntity, Long> {
     /** Old mail of which something is left to clear away, and on which nothing waits to be done; locked. */
     @SkipLocked
     @Query("select m.id from MessageEntity m where m.mailboxId = :mailbox and m.receivedAt < :before"
-            + " and (m.status = PAST or exists (select 1 from MessageContentPart c where c.key.owner = m.id))"
+            + " and (m.status = PAST" + UNTOUCHED
+            + " or exists (select 1 from MessageContentPart c where c.key.owner = m.id))"
             + " and not exists (select 1 from StepEntity s where s.messageId = m.id"
             + " and s.state in (READY, SENDING, HELD))")
     List<Long> toBeCleared(UUID mailbox, Instant before, Limit limit);

@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -180,13 +181,19 @@ public class Outbox {
                 : views(steps.ofMessages(mailbox, messages)).stream().collect(Collectors.groupingBy(StepView::message));
     }
 
-    /** Newest first; with no states given, all of them. */
+    /** Some steps by their ids. */
     @Transactional(readOnly = true)
-    public List<StepView> newest(UUID mailbox, Set<StepState> states, int limit) {
-        return views(
-                states.isEmpty()
-                        ? steps.newest(mailbox, Limit.of(limit))
-                        : steps.newestIn(mailbox, states, Limit.of(limit)));
+    public Map<UUID, StepView> views(UUID mailbox, Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : views(steps.ofMailbox(mailbox, ids)).stream()
+                        .collect(Collectors.toMap(StepView::id, Function.identity()));
+    }
+
+    /** Those that wait for a person, the newest first. */
+    @Transactional(readOnly = true)
+    public List<StepView> held(UUID mailbox, int limit) {
+        return views(steps.held(mailbox, Limit.of(limit)));
     }
 
     /**
@@ -213,10 +220,8 @@ public class Outbox {
     }
 
     /**
-     * Plans that steps are undone, each after what was done later with its message, and behind new mail.
+     * Plans that steps are undone which were done in the mailbox, the last of a message first, and behind new mail.
      *
-     * @param of done in the mailbox; others are passed over
-     * @param who wants it
      * @return the step that undoes it, by the step
      */
     @Transactional

@@ -103,13 +103,12 @@ interface StepRepository extends JpaRepository<StepEntity, UUID> {
     @Query("select count(s) from StepEntity s where s.mailboxId = :mailbox and s.state in :states")
     int countIn(UUID mailbox, Collection<StepState> states);
 
-    @Query("select s from StepEntity s where s.mailboxId = :mailbox"
-            + " order by s.plannedAt desc, s.messageId desc, s.position desc")
-    List<StepEntity> newest(UUID mailbox, Limit limit);
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.id in :ids")
+    List<StepEntity> ofMailbox(UUID mailbox, Collection<UUID> ids);
 
-    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state in :states"
+    @Query("select s from StepEntity s where s.mailboxId = :mailbox and s.state = HELD"
             + " order by s.plannedAt desc, s.messageId desc, s.position desc")
-    List<StepEntity> newestIn(UUID mailbox, Collection<StepState> states, Limit limit);
+    List<StepEntity> held(UUID mailbox, Limit limit);
 
     @Query("select s from StepEntity s join MessageEntity m on m.id = s.messageId"
             + " where s.mailboxId = :mailbox and s.kind = REPLY"

@@ -1,5 +1,6 @@
 package app.jubek.server.rulebook;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,4 +14,8 @@ interface RuleBookRepository extends JpaRepository<RuleBookEntity, RuleBookEntit
 
     @Query("select b from RuleBookEntity b where b.key.mailboxId = :mailbox order by b.key.version desc")
     List<RuleBookEntity> newestFirst(UUID mailbox, Limit limit);
+
+    @Query("select b from RuleBookEntity b where b.key.mailboxId = :mailbox and b.savedAt >= :from"
+            + " and b.savedAt < :until order by b.key.version desc")
+    List<RuleBookEntity> saved(UUID mailbox, Instant from, Instant until, Limit limit);
 }

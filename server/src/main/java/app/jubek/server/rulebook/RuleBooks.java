@@ -1,6 +1,7 @@
 package app.jubek.server.rulebook;
 
 import app.jubek.core.decide.CompiledBook;
+import app.jubek.core.rule.BookDifference;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
@@ -17,12 +18,15 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The rule book of each mailbox, all its versions kept. */
 @Service
 public class RuleBooks {
+    private static final int MOST_CHANGES = 100;
+
     private final RuleBookRepository books;
     private final Mailboxes mailboxes;
     private final RuleSwitchRepository switches;
@@ -120,6 +124,32 @@ public class RuleBooks {
     @Transactional(readOnly = true)
     public Optional<Versioned> version(UUID mailbox, int version) {
         return books.findById(new RuleBookEntity.Key(mailbox, version)).map(RuleBooks::versioned);
+    }
+
+    /**
+     * A version that was saved.
+     *
+     * @param changes from the version before it
+     * @param notes what it was saved in spite of
+     */
+    public record Change(int version, Instant at, String who, List<Statement> changes, List<Statement> notes) {}
+
+    /** What was saved from an instant until before another one, the newest first, at most a hundred. */
+    @Transactional(readOnly = true)
+    public List<Change> changes(UUID mailbox, Instant from, Instant until) {
+        return books.saved(mailbox, from, until, Limit.of(MOST_CHANGES)).stream()
+                .map(entity -> {
+                    RuleBook before = version(mailbox, entity.version() - 1)
+                            .map(Versioned::book)
+                            .orElse(RuleBook.empty());
+                    return new Change(
+                            entity.version(),
+                            entity.savedAt(),
+                            entity.savedBy(),
+                            BookDifference.between(before, RuleBookJson.read(entity.document())),
+                            entity.notes());
+                })
+                .toList();
     }
 
     private static Versioned versioned(RuleBookEntity entity) {

@@ -4,6 +4,7 @@ import app.jubek.core.template.Prepared;
 import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import app.jubek.server.platform.Refused;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -44,6 +45,14 @@ public class Templates {
     @Transactional(readOnly = true)
     public List<Saved> versions(UUID mailbox, TemplateId id) {
         return templates.versions(mailbox, id.value()).stream()
+                .map(TemplateEntity::saved)
+                .toList();
+    }
+
+    /** Versions that were saved from an instant until before another one, the newest first, at most a hundred. */
+    @Transactional(readOnly = true)
+    public List<Saved> changes(UUID mailbox, Instant from, Instant until) {
+        return templates.saved(mailbox, from, until).stream()
                 .map(TemplateEntity::saved)
                 .toList();
     }
