@@ -916,6 +916,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/records/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["countRecords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/records/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["recordsAsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/records/unanswered": {
         parameters: {
             query?: never;
@@ -2857,9 +2889,19 @@ export interface components {
             trial: string;
             unmet: components["schemas"]["Statement"][];
         };
+        RecordCount: {
+            more: boolean;
+            /** Format: int32 */
+            records: number;
+        };
         RecordView: {
             message: components["schemas"]["MessageLine"];
             step: components["schemas"]["StepView"];
+        };
+        RecordsPage: {
+            changes: components["schemas"]["SavedChange"][];
+            next?: string;
+            records: components["schemas"]["RecordView"][];
         };
         RecurringListView: {
             /** Format: int32 */
@@ -3095,6 +3137,17 @@ export interface components {
             text: string;
             to: string;
         };
+        SavedChange: {
+            /** Format: date-time */
+            at: string;
+            changes: components["schemas"]["Statement"][];
+            name: string;
+            /** @enum {string} */
+            of: "RULES" | "TEMPLATE";
+            /** Format: int32 */
+            version: number;
+            who: string;
+        };
         Schedule: {
             /**
              * Format: date
@@ -3246,6 +3299,7 @@ export interface components {
             rules: components["schemas"]["RuleLine"][];
             staysInInbox: boolean;
         };
+        StreamingResponseBody: unknown;
         SuggestAsked: {
             /** Format: int32 */
             days: number;
@@ -5204,7 +5258,16 @@ export interface operations {
     records: {
         parameters: {
             query?: {
-                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE")[];
+                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE")[] | null;
+                actions?: ("FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO")[] | null;
+                rule?: string | null;
+                sender?: string | null;
+                recipient?: string | null;
+                words?: string | null;
+                from?: string | null;
+                until?: string | null;
+                after?: string;
+                limit?: number;
             };
             header?: never;
             path: {
@@ -5220,7 +5283,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["RecordView"][];
+                    "*/*": components["schemas"]["RecordsPage"];
                 };
             };
         };
@@ -5245,6 +5308,68 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["RecordView"][];
+                };
+            };
+        };
+    };
+    countRecords: {
+        parameters: {
+            query?: {
+                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE")[] | null;
+                actions?: ("FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO")[] | null;
+                rule?: string | null;
+                sender?: string | null;
+                recipient?: string | null;
+                words?: string | null;
+                from?: string | null;
+                until?: string | null;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordCount"];
+                };
+            };
+        };
+    };
+    recordsAsCsv: {
+        parameters: {
+            query?: {
+                states?: ("PLANNED" | "HELD" | "READY" | "SENDING" | "SENT" | "UNCERTAIN" | "FAILED" | "WITHHELD" | "DISCARDED" | "UNDONE")[] | null;
+                actions?: ("FORWARD" | "REDIRECT" | "REPLY" | "ANSWER_COPY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "FILE_ELSEWHERE" | "ARCHIVE" | "TRASH" | "DELETE" | "BRING_BACK" | "FOLLOW_UP" | "UNDO")[] | null;
+                rule?: string | null;
+                sender?: string | null;
+                recipient?: string | null;
+                words?: string | null;
+                from?: string | null;
+                until?: string | null;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["StreamingResponseBody"];
                 };
             };
         };

@@ -28,6 +28,7 @@ beforeEach(() => {
       cut: false,
     },
     '/api/outside/clock': { offsetSeconds: 0, now: '2026-03-29T10:00:00Z' },
+    '/api/mailboxes/m/records/count': { records: 2, more: false },
     '/api/mailboxes/m/rule-book': { version: 1, document: { rules: [] }, readBack: [] },
   };
   vi.stubGlobal('fetch', async (input: Request | string, init?: RequestInit) => {
@@ -64,6 +65,11 @@ const mailbox = {
   watching: 'WATCHING',
   now: '2026-03-29T10:00:00Z',
 };
+
+/** Records as they come, without another page. */
+function page(records: unknown[]) {
+  return { records, changes: [] };
+}
 
 function show(place: ReactNode) {
   render(
@@ -110,14 +116,14 @@ const record = (id: string, more: Record<string, unknown>) => ({
 });
 
 test('a record says what was done, by which rule and version, and opens to why a step waits', async () => {
-  answers['/api/mailboxes/m/records'] = [
+  answers['/api/mailboxes/m/records'] = page([
     record('a', {}),
     record('b', {
       state: 'FAILED',
       because: said('the mail server answered 550 no'),
       acts: ['TRY_AGAIN', 'DISCARD'],
     }),
-  ];
+  ]);
   show(<Records />);
   const rows = await screen.findAllByRole('row');
   expect(rows).toHaveLength(4);
@@ -131,7 +137,9 @@ test('a record says what was done, by which rule and version, and opens to why a
 });
 
 test('what a person may do with a failed step stands in its row and is carried out', async () => {
-  answers['/api/mailboxes/m/records'] = [record('b', { state: 'FAILED', acts: ['TRY_AGAIN', 'DISCARD'] })];
+  answers['/api/mailboxes/m/records'] = page([
+    record('b', { state: 'FAILED', acts: ['TRY_AGAIN', 'DISCARD'] }),
+  ]);
   answers['POST /api/mailboxes/m/steps/b/TRY_AGAIN'] = record('b', {}).step;
   show(<Records />);
   fireEvent.click(await screen.findByRole('button', { name: 'Try again' }));
@@ -139,7 +147,7 @@ test('what a person may do with a failed step stands in its row and is carried o
 });
 
 test('a refusal of an act is shown in its words', async () => {
-  answers['/api/mailboxes/m/records'] = [record('b', { state: 'HELD', acts: ['DISCARD'] })];
+  answers['/api/mailboxes/m/records'] = page([record('b', { state: 'HELD', acts: ['DISCARD'] })]);
   answers['POST /api/mailboxes/m/steps/b/DISCARD'] = refusal(
     409,
     'The step is sent by now, so that can’t be done any more.',
@@ -150,7 +158,7 @@ test('a refusal of an act is shown in its words', async () => {
 });
 
 test('without records it says when there will be some', async () => {
-  answers['/api/mailboxes/m/records'] = [];
+  answers['/api/mailboxes/m/records'] = page([]);
   show(<Records />);
   expect(await screen.findByText(/Nothing has been done yet/)).toBeInTheDocument();
 });
@@ -160,7 +168,7 @@ test('records that can’t be fetched say so and offer a way on', async () => {
   show(<Records />);
   const trouble = await screen.findByRole('alert');
   expect(trouble).toHaveTextContent('The database does not answer just now.');
-  answers['/api/mailboxes/m/records'] = [];
+  answers['/api/mailboxes/m/records'] = page([]);
   fireEvent.click(within(trouble).getByRole('button', { name: 'Try again' }));
   expect(await screen.findByText(/Nothing has been done yet/)).toBeInTheDocument();
 });

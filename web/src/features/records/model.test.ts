@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { said } from '../../test/said';
-import { grouped, inOneLine, isUnseen } from './model';
+import { grouped, inOneLine, inTime, isUnseen } from './model';
 
 const record = (id: string, rule: string, message: number, done: string, state: string) =>
   ({
@@ -60,4 +60,21 @@ test('a reply that was withheld while the message left the inbox is told apart, 
   expect(inOneLine(steps)[1]?.because).toEqual(['this sender had a reply before']);
   expect(isUnseen([step('MARK', 'SENT'), step('REPLY', 'WITHHELD')])).toBe(false);
   expect(isUnseen([step('FILE', 'SENT'), step('REPLY', 'SENT')])).toBe(false);
+});
+
+test('who changed the rules stands where it was, among what was done', () => {
+  const at = (minute: string) => `2026-12-01T10:${minute}:00Z`;
+  const records = [
+    record(at('30'), 'seeds', 7, 'filed', 'SENT'),
+    record(at('10'), 'seeds', 8, 'filed', 'SENT'),
+  ];
+  const change = (minute: string) => ({ at: at(minute) }) as Schemas['SavedChange'];
+  const rows = inTime(records, [change('40'), change('20'), change('00')]);
+  expect(rows.map((row) => (row.change ? row.change.at : row.group.at).slice(14, 16))).toEqual([
+    '40',
+    '30',
+    '20',
+    '10',
+    '00',
+  ]);
 });

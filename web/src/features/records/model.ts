@@ -70,6 +70,25 @@ export function grouped(records: Schemas['RecordView'][]): Group[] {
   return [...groups.values()];
 }
 
+type Row = { group: Group; change?: undefined } | { change: Schemas['SavedChange']; group?: undefined };
+
+/** Groups of records with changes of rules and templates where they were made. */
+export function inTime(records: Schemas['RecordView'][], changes: Schemas['SavedChange'][]): Row[] {
+  const left = [...changes];
+  const rows: Row[] = [];
+  const made = (after: string) => {
+    while (left[0] && Date.parse(left[0].at) > Date.parse(after)) {
+      rows.push({ change: left[0] });
+      left.shift();
+    }
+  };
+  grouped(records).forEach((group) => {
+    made(group.at);
+    rows.push({ group });
+  });
+  return [...rows, ...left.map((change) => ({ change }))];
+}
+
 export interface Line {
   words: string;
   state: string;

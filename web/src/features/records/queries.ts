@@ -1,12 +1,20 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { asking } from '../../api/asking';
 import { api, unwrap, type Schemas } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useMailboxId } from '../mailbox';
+import type { Filter } from './filter';
 
 export type State = Schemas['StepView']['state'];
 export type Act = Schemas['StepView']['acts'][number];
 
+/** The newest in some states. */
 export function useRecords(states: State[]) {
   const mailbox = useMailboxId();
   return useQuery({
@@ -15,12 +23,54 @@ export function useRecords(states: State[]) {
     queryFn: () =>
       unwrap(
         api.GET('/api/mailboxes/{mailbox}/records', {
-          params: { path: { mailbox }, query: { states } },
-          querySerializer: (query) =>
-            new URLSearchParams({ states: (query.states ?? []).join(',') }).toString(),
+          params: { path: { mailbox }, query: { states, limit: 500 } },
+          querySerializer: () => new URLSearchParams({ states: states.join(','), limit: '500' }).toString(),
+        }),
+      ),
+    select: (page) => page.records,
+  });
+}
+
+/** All that is asked for, a page at a time, with the changes of rules and templates in between. */
+export function useRecordPages(filter: Filter) {
+  const mailbox = useMailboxId();
+  return useInfiniteQuery({
+    queryKey: keys.records(mailbox, 'pages', filter),
+    placeholderData: keepPreviousData,
+    refetchInterval: asking.every(3_000),
+    initialPageParam: '',
+    queryFn: ({ pageParam }) =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/records', {
+          params: { path: { mailbox }, query: { after: pageParam } },
+          querySerializer: () =>
+            new URLSearchParams({ ...filter, ...(pageParam && { after: pageParam }) }).toString(),
+        }),
+      ),
+    getNextPageParam: (page) => page.next,
+  });
+}
+
+/** How many are asked for, up to 10,000. */
+export function useRecordCount(filter: Filter) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.records(mailbox, 'count', filter),
+    placeholderData: keepPreviousData,
+    refetchInterval: asking.every(10_000),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/records/count', {
+          params: { path: { mailbox }, query: {} },
+          querySerializer: () => new URLSearchParams(filter).toString(),
         }),
       ),
   });
+}
+
+/** Where the same are as comma-separated values. */
+export function useCsvAddress(filter: Filter): string {
+  return `/api/mailboxes/${useMailboxId()}/records/csv?${new URLSearchParams(filter).toString()}`;
 }
 
 /** Answers that were withheld while the message left the inbox, and that nobody has seen to, the newest first. */

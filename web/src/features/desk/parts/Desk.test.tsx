@@ -88,7 +88,7 @@ beforeEach(() => {
       return answer(broughtBack);
     }
     if (pathname.endsWith('/records')) {
-      return answer(waiting);
+      return answer({ records: waiting, changes: [] });
     }
     if (pathname.endsWith('/figures')) {
       return answer({ messages: 40, rules: [{ rule: 'r', picked: 9, leftOut: 0 }], inInbox: 31 });

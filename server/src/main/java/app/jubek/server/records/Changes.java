@@ -31,12 +31,12 @@ class Changes {
      * @param name of the template; empty for rules
      * @param changes of rules, what was changed and in spite of what
      */
-    record ChangeView(Instant at, String who, Of of, String name, int version, List<Statement> changes) {}
+    record SavedChange(Instant at, String who, Of of, String name, int version, List<Statement> changes) {}
 
     /** The newest first. */
-    List<ChangeView> between(UUID mailbox, Instant from, Instant until) {
-        Stream<ChangeView> rules = books.changes(mailbox, from, until).stream()
-                .map(one -> new ChangeView(
+    List<SavedChange> between(UUID mailbox, Instant from, Instant until) {
+        Stream<SavedChange> rules = books.changes(mailbox, from, until).stream()
+                .map(one -> new SavedChange(
                         one.at(),
                         one.who(),
                         Of.RULES,
@@ -44,8 +44,8 @@ class Changes {
                         one.version(),
                         Stream.concat(one.changes().stream(), one.notes().stream())
                                 .toList()));
-        Stream<ChangeView> texts = templates.changes(mailbox, from, until).stream()
-                .map(one -> new ChangeView(
+        Stream<SavedChange> texts = templates.changes(mailbox, from, until).stream()
+                .map(one -> new SavedChange(
                         one.at(),
                         one.by(),
                         Of.TEMPLATE,
@@ -53,7 +53,7 @@ class Changes {
                         one.template().version(),
                         List.of()));
         return Stream.concat(rules, texts)
-                .sorted(Comparator.comparing(ChangeView::at).reversed())
+                .sorted(Comparator.comparing(SavedChange::at).reversed())
                 .toList();
     }
 }

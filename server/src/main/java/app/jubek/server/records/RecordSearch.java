@@ -116,9 +116,9 @@ public class RecordSearch {
      *
      * @param more than that
      */
-    public record Count(int records, boolean more) {}
+    public record RecordCount(int records, boolean more) {}
 
-    public Count count(UUID mailbox, RecordFilter filter) {
+    public RecordCount count(UUID mailbox, RecordFilter filter) {
         RecordFilter.Condition condition = filter.condition();
         int found = query(
                         "select count(x.id) from (select s.id as id" + filter.source() + condition.text()
@@ -129,7 +129,7 @@ public class RecordSearch {
                         condition.values())
                 .getSingleResult()
                 .intValue();
-        return new Count(Math.min(found, COUNTED), found > COUNTED);
+        return new RecordCount(Math.min(found, COUNTED), found > COUNTED);
     }
 
     private <T> TypedQuery<T> query(String text, Class<T> type, UUID mailbox, Map<String, Object> values) {

@@ -64,7 +64,7 @@ public class RecordsController {
      * @param changes of rules and templates in the time of this page, where it is asked for nothing but a time
      * @param next what to ask for the page after it
      */
-    record RecordsPage(List<RecordView> records, List<Changes.ChangeView> changes, Optional<String> next) {}
+    record RecordsPage(List<RecordView> records, List<Changes.SavedChange> changes, Optional<String> next) {}
 
     /**
      * @param after as the page before it says
@@ -90,7 +90,7 @@ public class RecordsController {
 
     /** How many there are, up to 10,000. */
     @GetMapping("/api/mailboxes/{mailbox}/records/count")
-    RecordSearch.Count countRecords(@Allowed UUID mailbox, @ParameterObject RecordQuery query) {
+    RecordSearch.RecordCount countRecords(@Allowed UUID mailbox, @ParameterObject RecordQuery query) {
         return search.count(mailbox, query.filter());
     }
 

@@ -1,0 +1,33 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../../../api/client';
+import { dayAndTime } from '../../../lib/dates';
+import { counted } from '../../../lib/numbers';
+
+/** Of more changes at once nobody reads all here. */
+const MOST = 5;
+
+/** Who changed rules or a template, among what was done. */
+export function ChangeRow({ of }: { of: Schemas['SavedChange'] }) {
+  const rules = of.of === 'RULES';
+  return (
+    <tr className="border-t border-line bg-ground align-top max-columns:block max-columns:px-4">
+      <td className="py-1.5 text-sm text-ink2 max-columns:block columns:pl-4">{dayAndTime(of.at)}</td>
+      <td colSpan={4} className="py-1.5 pr-4 max-columns:block">
+        <Link className="font-semibold hover:underline" to={rules ? '/rules' : '/templates'}>
+          {rules ? `Rules, version ${of.version}` : `Template “${of.name}”, version ${of.version}`}
+        </Link>{' '}
+        <span className="text-sm text-ink2">saved by {of.who}</span>
+        {of.changes.slice(0, MOST).map((one) => (
+          <span key={one.words} className="block text-sm text-ink2">
+            {one.words}
+          </span>
+        ))}
+        {of.changes.length > MOST && (
+          <span className="block text-sm text-ink2">
+            and {counted(of.changes.length - MOST, 'more change')}
+          </span>
+        )}
+      </td>
+    </tr>
+  );
+}
