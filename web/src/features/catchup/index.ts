@@ -1,1 +1,3 @@
 export { CatchUps } from './parts/CatchUps';
+export { isOpen, rulesInWords, standingInWords } from './model';
+export { useCatchUps } from './queries';

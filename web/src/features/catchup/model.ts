@@ -46,6 +46,11 @@ export function scopeInWords({ folders, subfolders, days, before }: CatchUp): st
   return `in ${folders.join(', ')}${inside}, since ${since}`;
 }
 
+/** Whether it goes on, waits for its next time, or for a person. */
+export function isOpen({ state, open }: CatchUp): boolean {
+  return (state !== 'DONE' && state !== 'STOPPED') || open > 0;
+}
+
 /** How it stands. */
 export function standingInWords(of: CatchUp): string {
   switch (of.state) {

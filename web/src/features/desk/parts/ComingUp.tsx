@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { dayAndTime } from '../../../lib/dates';
+import { isOpen, rulesInWords, standingInWords, useCatchUps } from '../../catchup';
 import { useDrafts } from '../../drafts';
 import { endingSoon, useDestinations } from '../../destinations';
 import { useNow, useToday } from '../../mailbox';
@@ -19,15 +20,16 @@ export function ComingUp() {
   const documents = documentsDue(useDocuments().data ?? [], today);
   const begun = [...(useDrafts().data?.keys() ?? [])];
   const ending = endingSoon(useDestinations().data ?? [], useNow());
-  const nothing =
-    ending.length + reminders.length + changes.length + templates.length + documents.length + begun.length ===
-    0;
+  const caughtUp = (useCatchUps().data ?? []).filter(isOpen);
+  const lists = [ending, reminders, changes, templates, documents, begun, caughtUp];
+  const nothing = lists.every((list) => list.length === 0);
   return (
     <section aria-label="Coming up">
       <h2 className="mb-1.5 font-bold">Coming up</h2>
       {nothing && (
         <p className="text-ink2">
-          Nothing is due. Reminders, rules that begin or end, and templates to be checked are listed here.
+          Nothing is due. Reminders, rules that begin or end, templates to be checked and catch-ups are listed
+          here.
         </p>
       )}
       <ul>
@@ -74,6 +76,15 @@ export function ComingUp() {
               {one.address}
             </Link>{' '}
             ends
+          </Due>
+        ))}
+        {caughtUp.map((one) => (
+          <Due key={one.id} when="catch-up">
+            <Link className="font-semibold hover:underline" to={`/records/catch-ups?open=${one.id}`}>
+              {rulesInWords(one)}
+            </Link>{' '}
+            {standingInWords(one)}
+            {one.note && <span className="block text-sm text-clay">{one.note.words}</span>}
           </Due>
         ))}
         {begun.map((id) => (

@@ -13,6 +13,7 @@ let waiting: unknown[];
 let destinations: ReturnType<typeof asked>[] = [];
 let reminders: unknown[];
 let setAside: unknown[];
+let catchUps: unknown[] = [];
 let unanswered: unknown[];
 let broughtBack: unknown[];
 
@@ -58,6 +59,7 @@ beforeEach(() => {
   waiting = [];
   reminders = [];
   setAside = [];
+  catchUps = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     calls.push(`${request.method} ${pathname}`);
@@ -89,6 +91,9 @@ beforeEach(() => {
     }
     if (pathname.endsWith('/records')) {
       return answer({ records: waiting, changes: [] });
+    }
+    if (pathname.endsWith('/catch-ups')) {
+      return answer(catchUps);
     }
     if (pathname.endsWith('/figures')) {
       return answer({ messages: 40, rules: [{ rule: 'r', picked: 9, leftOut: 0 }], inInbox: 31 });
@@ -254,4 +259,16 @@ test('messages to approve stand in one row, and so do those of a flood and those
   expect(screen.getByText('3 messages held, as more are leaving than usual')).toBeVisible();
   expect(await screen.findByText('Look at 2 held steps')).toHaveAttribute('href', '/records?view=waiting');
   await waitFor(() => expect(screen.queryByRole('button', { name: 'Discard' })).toBeNull());
+});
+
+test('a catch-up that does not go on is among what comes up, with the reason', async () => {
+  const rules = [{ id: 'r', name: 'Schools' }];
+  catchUps = [
+    { id: 'c', rules, state: 'PAUSED', messages: 8, open: 0, note: said('a rule was changed') },
+    { id: 'd', rules, state: 'DONE', messages: 8, open: 0 },
+  ];
+  show();
+  const line = await screen.findByText('a rule was changed');
+  expect(line.closest('li')).toHaveTextContent('“Schools” paused after 8 messages');
+  expect(screen.getAllByText('catch-up')).toHaveLength(1);
 });

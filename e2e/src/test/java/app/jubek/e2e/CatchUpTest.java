@@ -55,5 +55,13 @@ class CatchUpTest extends LeavesNoTrials {
         assertThat(catchUp).containsText("2 undone");
         assertThat(record("Heather seed, parcel 1", "undone: filed in Heather seed"))
                 .isVisible();
+
+        page.getByLabel("words in the subject").fill("Heather seed");
+        assertThat(page.getByText("6 records, newest first")).isVisible();
+        choose("action", "redirected");
+        assertThat(page.getByText("2 records, newest first")).isVisible();
+        assertThat(findings(page)).as("Records").isEmpty();
+        button("Clear").click();
+        assertThat(page.getByText("2 records, newest first")).hasCount(0);
     }
 }

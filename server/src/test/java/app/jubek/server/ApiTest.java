@@ -53,7 +53,7 @@ class ApiTest extends ServerTest {
                         .replace("{id}", "1")
                         .replace("{step}", UUID.randomUUID().toString())
                         .replace("{act}", "DISCARD")
-                        .replaceAll("\\{[a-z]+}", "x");
+                        .replaceAll("\\{[A-Za-z]+}", "x");
                 String body = samples.body(paths.get(path).get(method)).toString();
                 routes.add(new String[] {method.toUpperCase(), filled, path, body});
             }

@@ -214,8 +214,8 @@ class CatchUpTest extends ServerTest {
         rules();
         write("anna@school.example", World.VISITS, "old fern", "x");
         settled();
-        rules(rule("ferns", "old fern", "stop here", step("{'do':'file','folder':'Ferns'}")));
-        String catchUp = ready("ferns", "\"INBOX\",\"Ferns\"");
+        rules(rule("old-ferns", "old fern", "stop here", step("{'do':'file','folder':'Ferns'}")));
+        String catchUp = ready("old-ferns", "\"INBOX\",\"Ferns\"");
         browser.post(catchUp + "/start", "{\"deletions\":0,\"every\":\"DAY\"}");
         String id = browser.get(catchUp).get("id").stringValue();
         awaitState(id, "WAITING");
@@ -238,7 +238,7 @@ class CatchUpTest extends ServerTest {
                         .single());
         awaitState(id, "WAITING");
         assertThat(lying("old fern", "INBOX")).hasSize(1);
-        assertThat(steps("ferns")).hasSize(1);
+        assertThat(steps("old-ferns")).hasSize(1);
         browser.post(catchUp + "/stop", "{}");
     }
 }

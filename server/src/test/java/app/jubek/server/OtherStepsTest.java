@@ -42,13 +42,15 @@ class OtherStepsTest extends ServerTest {
     /** As after a kill between the noting of where it lies and the noting that the step is done. */
     @Test
     void aMoveThatIsRepeatedAfterAllOfItWasDoneLeavesTheMessageThere() {
-        rules(rule("again", "moved twice over", "stop here", step("{'do':'file','folder':'Moved twice'}")));
+        rules(rule("moved-twice", "moved twice over", "stop here", step("{'do':'file','folder':'Moved twice'}")));
         write("anna@school.example", World.VISITS, "moved twice over", "x");
-        await("it is done", () -> isDone("again"));
+        await("it is done", () -> isDone("moved-twice"));
         jdbc.sql("update step set state = 'READY', due_at = now() where id = ?")
-                .param(steps("again").get(0).id())
+                .param(steps("moved-twice").get(0).id())
                 .update();
-        await("it is done again", () -> isDone("again") && steps("again").get(0).attempts() == 2);
+        await(
+                "it is done again",
+                () -> isDone("moved-twice") && steps("moved-twice").get(0).attempts() == 2);
         assertThat(subjects("Moved twice", "moved twice over")).hasSize(1);
     }
 

@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Whatever is asked of the records has to hold, all of it; they come by pages, with counts, and as a file. */
 class RecordsTest extends ServerTest {
-    private static final String RULE = "orchids";
+    private static final String RULE = "begonias";
 
     private Browser browser;
 
@@ -23,13 +23,13 @@ class RecordsTest extends ServerTest {
         if (steps(RULE).isEmpty()) {
             rules(rule(
                     RULE,
-                    "orchid",
+                    "begonia",
                     "stop here",
                     step("{'do':'redirect','to':['gate@ostrel-gardens.example']}"),
-                    step("{'do':'file','folder':'Orchids'}")));
-            write("wilma@orchids.example", World.VISITS, "orchid 100% sure", "x");
-            write("wilma@orchids.example", World.VISITS, "=cmd orchid", "x");
-            write("otto@orchids.example", World.VISITS, "orchid show", "x");
+                    step("{'do':'file','folder':'Begonias'}")));
+            write("wilma@begonias.example", World.VISITS, "begonia 100% sure", "x");
+            write("wilma@begonias.example", World.VISITS, "=cmd begonia", "x");
+            write("otto@begonias.example", World.VISITS, "begonia show", "x");
             await(
                     "all is done",
                     () -> steps(RULE).stream()
@@ -51,7 +51,7 @@ class RecordsTest extends ServerTest {
         "sender=WILMA, 4",
         "sender=wilma&actions=REDIRECT, 2",
         "recipient=gate%40ostrel, 3",
-        "words=Orchid%20show, 2",
+        "words=Begonia%20show, 2",
         "words=0%25, 2",
         "words=o_c, 0",
         "from=2020-01-01T00:00:00Z&until=2021-01-01T00:00:00Z, 0",
@@ -101,6 +101,6 @@ class RecordsTest extends ServerTest {
                         "text/csv")
                 .body();
         assertThat(csv.lines()).hasSize(4);
-        assertThat(csv).contains(",'=cmd orchid").contains("Orchids").doesNotContain(",=cmd");
+        assertThat(csv).contains(",'=cmd begonia").contains("Begonias").doesNotContain(",=cmd");
     }
 }

@@ -126,6 +126,24 @@ class UndoTest extends ServerTest {
                 .isEmpty();
     }
 
+    @Test
+    void whatWasTakenOutOfJunkLiesThereAsBeforeAndIsNotTakenOutAgain() {
+        String subject = "taken out of junk and put back";
+        rules(rule("junk-undone", subject, "stop here", step("{'do':'out of junk'}")));
+        lay("Junk", subject);
+        List<StepView> done = done("junk-undone", 1);
+        assertThat(dates("INBOX", subject)).hasSize(1);
+        asked("/undo", done);
+        await("it is undone", () -> steps("junk-undone").stream().anyMatch(step -> step.state() == StepState.UNDONE));
+        assertThat(flags(World.VISITS, "Junk", subject))
+                .singleElement()
+                .satisfies(flags -> assertThat(flags.getUserFlags()).isEmpty());
+        write("anna@school.example", World.VISITS, "a sign that junk was looked into", "x");
+        settled();
+        assertThat(dates("INBOX", subject)).isEmpty();
+        assertThat(steps("junk-undone")).hasSize(2);
+    }
+
     /** A copy that a person has made before is theirs. */
     @Test
     void ofTwoCopiesOnlyItsOwnIsRemoved() {
