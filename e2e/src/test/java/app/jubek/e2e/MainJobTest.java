@@ -88,8 +88,10 @@ class MainJobTest extends Journey {
         button("Close").click();
 
         goTo("Records");
-        Locator row =
-                page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Coaches to the gate"));
+        assertThat(page.getByText("“Coaches to the gate” is added and on.")).isVisible();
+        Locator row = page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Coaches to the gate"))
+                .filter(new Locator.FilterOptions().setHasText("forwarded to"));
         assertThat(row).hasCount(1);
         assertThat(row).containsText("forwarded to " + GATE + " — done");
         row.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Arrival 10:40, 31 guests"))
