@@ -20,7 +20,7 @@ const NOTHING = { handOvers: false, replies: false, deletions: false };
 export function LookOver({ of }: { of: CatchUp }) {
   const [wants, setWants] = useState({ handOvers: false, replies: false });
   const [yes, setYes] = useState(NOTHING);
-  const [every, setEvery] = useState<Every | 'ONCE'>('ONCE');
+  const [every, setEvery] = useState<Every | 'ONCE'>(of.every ?? 'ONCE');
   const looked = useCatchUpPreview(of.id, wants.handOvers, wants.replies);
   const start = useStartCatchUp(of.id);
   if (looked.isPending) {

@@ -69,7 +69,10 @@ export function OneCatchUp({ of, first }: { of: CatchUp; first: boolean }) {
             Look it over
           </Button>
         )}
-        <Acts of={of} busy={change.isPending} onChange={(how) => change.mutate(how)} />
+        <Acts of={of} busy={change.isPending} onChange={(how) => {
+            setLooking(true);
+            change.mutate(how);
+          }} />
         {of.done > 0 && of.state !== 'RUNNING' && (
           <Button
             small

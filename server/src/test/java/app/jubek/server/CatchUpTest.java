@@ -188,7 +188,7 @@ class CatchUpTest extends ServerTest {
     }
 
     @Test
-    void aRuleThatIsChangedMeanwhilePausesItAndAPersonLetsItGoOn() {
+    void aRuleThatIsChangedMeanwhilePausesItUntilAPersonHasLookedItOverAgain() {
         rules();
         write("anna@school.example", World.VISITS, "old gate", "x");
         settled();
@@ -205,7 +205,10 @@ class CatchUpTest extends ServerTest {
         awaitState(id.toString(), "PAUSED");
         assertThat(browser.get(catchUp).at("/note/code").stringValue()).isEqualTo(CatchUpNote.RULES_CHANGED.id());
         assertThat(steps("gates")).isEmpty();
-        browser.post(catchUp + "/resume", "{}");
+        assertThat(browser.post(catchUp + "/resume", "{}").get("state").stringValue())
+                .isEqualTo("READY");
+        assertThat(steps("gates")).isEmpty();
+        browser.post(catchUp + "/start", "{\"deletions\":0}");
         await("it is carried out", () -> lying("old gate", "Old gates").size() == 1);
     }
 

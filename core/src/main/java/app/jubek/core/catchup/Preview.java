@@ -7,6 +7,7 @@ import app.jubek.core.step.StepKind;
 import app.jubek.core.wording.Statement;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -56,10 +57,11 @@ public record Preview(
                     catchUp.replyOf(step, task.message()).ifPresent(given::add);
                 }
                 if (!task.steps().isEmpty()) {
-                    tasks.add(0, task);
+                    tasks.add(task);
                 }
             });
         }
+        Collections.reverse(tasks);
         return new Preview(tasks.size(), does(does), left(left), recipients, answered, tasks);
     }
 

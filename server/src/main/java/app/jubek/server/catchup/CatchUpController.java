@@ -3,14 +3,11 @@ package app.jubek.server.catchup;
 import app.jubek.core.catchup.Terms;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
-import app.jubek.core.step.StepState;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.rulebook.RuleBooks;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -25,13 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CatchUpController {
     private final CatchUps catchUps;
-    private final CatchUpRepository repository;
     private final RuleBooks books;
     private final Mailboxes mailboxes;
 
-    CatchUpController(CatchUps catchUps, CatchUpRepository repository, RuleBooks books, Mailboxes mailboxes) {
+    CatchUpController(CatchUps catchUps, RuleBooks books, Mailboxes mailboxes) {
         this.catchUps = catchUps;
-        this.repository = repository;
         this.books = books;
         this.mailboxes = mailboxes;
     }
@@ -41,9 +36,7 @@ class CatchUpController {
     }
 
     private CatchUpViews.CatchUpView view(CatchUpEntity of, RuleBook book) {
-        Map<StepState, Integer> steps = new EnumMap<>(StepState.class);
-        repository.steps(of.id()).forEach(row -> steps.put((StepState) row[0], ((Number) row[1]).intValue()));
-        return CatchUpViews.view(of, book, steps);
+        return CatchUpViews.view(of, book, catchUps.steps(of));
     }
 
     /** The newest first. */

@@ -119,7 +119,7 @@ class CatchUpEntity {
         replies = terms.replies();
         repeats = every.orElse(null);
         versions = versions(book);
-        messagesOf = of;
+        messagesOf = messages + of;
         state = CatchUpState.RUNNING;
     }
 
@@ -132,11 +132,12 @@ class CatchUpEntity {
         state = CatchUpState.PAUSED;
     }
 
-    /** It goes on, with its rules as they are by now. */
-    void resume(RuleBook book) {
-        versions = versions(book);
+    /**
+     * @param changed its rules are not those that were looked over
+     */
+    void resume(boolean changed) {
         note = null;
-        state = CatchUpState.RUNNING;
+        state = changed ? CatchUpState.READY : CatchUpState.RUNNING;
     }
 
     void stop(Instant now) {

@@ -15,6 +15,7 @@ enum CatchUpState {
 
     boolean mayBe(CatchUpState next) {
         return switch (next) {
+            case READY -> this == PAUSED;
             case RUNNING -> this == READY || this == PAUSED;
             case PAUSED -> this == RUNNING || this == WAITING;
             case STOPPED -> this != DONE && this != STOPPED;

@@ -4,6 +4,7 @@ import app.jubek.core.catchup.Preview;
 import app.jubek.core.catchup.Terms;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.step.StepState;
 import app.jubek.server.folders.FolderNames;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -13,6 +14,7 @@ import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import jakarta.mail.MessagingException;
 import java.time.Clock;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -78,6 +80,14 @@ class CatchUps {
     @Transactional(readOnly = true)
     CatchUpEntity find(UUID mailbox, UUID id) {
         return catchUps.findByIdAndMailboxId(id, mailbox).orElseThrow(Refused::notFound);
+    }
+
+    /** How many of its steps stand in each state. */
+    @Transactional(readOnly = true)
+    Map<StepState, Integer> steps(CatchUpEntity of) {
+        Map<StepState, Integer> counts = new EnumMap<>(StepState.class);
+        catchUps.steps(of.id()).forEach(row -> counts.put((StepState) row[0], ((Number) row[1]).intValue()));
+        return counts;
     }
 
     /**
@@ -175,9 +185,11 @@ class CatchUps {
         return change(mailbox, id, CatchUpState.PAUSED, CatchUpEntity::pause);
     }
 
+    /** It goes on; with other rules than those that were looked over, it is to be looked over again first. */
     CatchUpEntity resume(UUID mailbox, UUID id) {
-        RuleBook book = books.current(mailbox).book();
-        return change(mailbox, id, CatchUpState.RUNNING, entity -> entity.resume(book));
+        boolean changed = find(mailbox, id).isChanged(books.current(mailbox).book());
+        return change(
+                mailbox, id, changed ? CatchUpState.READY : CatchUpState.RUNNING, entity -> entity.resume(changed));
     }
 
     /** What it has planned goes on; no more is planned. */
