@@ -69,10 +69,14 @@ export function OneCatchUp({ of, first }: { of: CatchUp; first: boolean }) {
             Look it over
           </Button>
         )}
-        <Acts of={of} busy={change.isPending} onChange={(how) => {
+        <Acts
+          of={of}
+          busy={change.isPending}
+          onChange={(how) => {
             setLooking(true);
             change.mutate(how);
-          }} />
+          }}
+        />
         {of.done > 0 && of.state !== 'RUNNING' && (
           <Button
             small

@@ -13,6 +13,7 @@ import app.jubek.core.plan.Sending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.Step;
 import app.jubek.core.step.StepKind;
@@ -81,12 +82,12 @@ public final class CatchUp {
      *
      * @param since replies that a catch-up has given which are not among those known
      */
-    public Optional<Task> task(int place, Collection<ReplyHistory.Entry> since) {
+    public Optional<Task> task(int place, RepliesGiven since) {
         Trace trace = new PastRun(rules, past, at.opening()).trace(place);
         return trace.picking().isEmpty() ? Optional.empty() : Optional.of(task(place, trace, since));
     }
 
-    private Task task(int place, Trace trace, Collection<ReplyHistory.Entry> since) {
+    private Task task(int place, Trace trace, RepliesGiven since) {
         PastMessage message = past.message(place);
         DecisionContext now =
                 at.of(message.seen().context().cameIn(at.now())).after(replies(message.message(), trace, since));
@@ -102,7 +103,7 @@ public final class CatchUp {
         return withoutLosing(message, steps, left);
     }
 
-    private ReplyHistory replies(ReadMessage message, Trace trace, Collection<ReplyHistory.Entry> since) {
+    private ReplyHistory replies(ReadMessage message, Trace trace, RepliesGiven since) {
         Set<String> senders = trace.picking().stream()
                 .flatMap(rule -> rule.steps().stream())
                 .flatMap(step -> step instanceof Step.Reply reply ? Stream.of(reply) : Stream.empty())
@@ -111,8 +112,9 @@ public final class CatchUp {
         if (senders.isEmpty() || !terms.replies()) {
             return ReplyHistory.empty();
         }
-        return new ReplyHistory(Stream.concat(known.replies(senders).entries().stream(), since.stream())
-                .toList());
+        return new ReplyHistory(
+                Stream.concat(known.replies(senders).entries().stream(), since.to(senders).entries().stream())
+                        .toList());
     }
 
     private Optional<LeftOut> against(PastMessage message, PlannedStep planned) {

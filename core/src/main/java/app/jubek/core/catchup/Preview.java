@@ -2,7 +2,7 @@ package app.jubek.core.catchup;
 
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.safety.Limits;
-import app.jubek.core.safety.ReplyHistory;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.core.step.StepKind;
 import app.jubek.core.wording.Statement;
 import java.time.Duration;
@@ -39,7 +39,7 @@ public record Preview(
     public record Leaves(Statement what, Statement why, int messages) {}
 
     public static Preview of(CatchUp catchUp) {
-        List<ReplyHistory.Entry> given = new ArrayList<>();
+        RepliesGiven given = new RepliesGiven();
         Map<Does, Integer> does = new LinkedHashMap<>();
         Map<Leaves, Integer> left = new LinkedHashMap<>();
         Map<String, Integer> recipients = new HashMap<>();
@@ -54,7 +54,7 @@ public record Preview(
                     does.merge(new Does(step.step().kind(), catchUp.said(step), 0), 1, Integer::sum);
                     Map<String, Integer> who = step.step().kind() == StepKind.REPLY ? answered : recipients;
                     step.sending().ifPresent(out -> who.merge(out.to().address(), 1, Integer::sum));
-                    catchUp.replyOf(step, task.message()).ifPresent(given::add);
+                    catchUp.replyOf(step, task.message()).ifPresent(given::note);
                 }
                 if (!task.steps().isEmpty()) {
                     tasks.add(task);

@@ -3,17 +3,14 @@ package app.jubek.core.evidence;
 import app.jubek.core.decide.Decision;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.decide.Engine;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.view.MessageView;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -27,7 +24,7 @@ public final class Rehearsed {
     private final BitSet fenced;
     private final Optional<Step.Reply> reply;
     private final Answerable answerable;
-    private final Map<String, List<ReplyHistory.Entry>> bySender = new HashMap<>();
+    private final RepliesGiven given = new RepliesGiven();
     private int answered;
 
     private Rehearsed(Evidence evidence, DecisionContext at, Answerable answerable) {
@@ -73,10 +70,8 @@ public final class Rehearsed {
                     answered++;
                     MessageView seen = result.message().seen();
                     Set<String> senders = ReplyHistory.senders(seen.message(), options.to());
-                    ReplyHistory.Entry entry = new ReplyHistory.Entry(
-                            key, senders, result.message().received());
-                    senders.forEach(sender -> bySender.computeIfAbsent(sender, s -> new ArrayList<>())
-                            .add(entry));
+                    given.note(new ReplyHistory.Entry(
+                            key, senders, result.message().received()));
                 });
     }
 
@@ -110,11 +105,7 @@ public final class Rehearsed {
     private ReplyHistory before(MessageView seen, Instant received) {
         return reply.map(step ->
                         ReplyHistory.senders(seen.message(), step.options().to()))
-                .map(senders -> new ReplyHistory(senders.stream()
-                        .flatMap(sender -> bySender.getOrDefault(sender, List.of()).stream())
-                        .distinct()
-                        .filter(entry -> entry.at().isBefore(received))
-                        .toList()))
+                .map(senders -> given.before(senders, received))
                 .orElse(ReplyHistory.empty());
     }
 }

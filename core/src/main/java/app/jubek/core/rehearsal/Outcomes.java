@@ -12,11 +12,11 @@ import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -39,7 +39,7 @@ public final class Outcomes {
     private final Map<RuleId, BitSet> picked = new HashMap<>();
     private final Map<String, BitSet> destinations = new HashMap<>();
     private final Map<String, BitSet> answered = new HashMap<>();
-    private final Map<String, List<ReplyHistory.Entry>> history = new HashMap<>();
+    private final RepliesGiven given = new RepliesGiven();
 
     Outcomes(Side side, Corpus.View past) {
         this.side = side;
@@ -81,10 +81,7 @@ public final class Outcomes {
         PastMessage message = past.message(at);
         ReplyOptions options = ((Step.Reply) planned.step()).options();
         Set<String> senders = ReplyHistory.senders(message.message(), options.to());
-        ReplyHistory.Entry entry =
-                new ReplyHistory.Entry(ReplyHistory.key(planned.rule(), options), senders, message.received());
-        senders.forEach(sender ->
-                history.computeIfAbsent(sender, s -> new ArrayList<>()).add(entry));
+        given.note(new ReplyHistory.Entry(ReplyHistory.key(planned.rule(), options), senders, message.received()));
         senders.stream().sorted().findFirst().ifPresent(sender -> set(answered, sender, at));
     }
 
@@ -97,16 +94,12 @@ public final class Outcomes {
     }
 
     private ReplyHistory before(ReadMessage message, Instant received, List<Rule> picking) {
-        List<ReplyHistory.Entry> entries = picking.stream()
+        List<String> senders = picking.stream()
                 .flatMap(rule -> rule.steps().stream())
                 .flatMap(step -> step instanceof Step.Reply reply ? Stream.of(reply) : Stream.empty())
                 .flatMap(reply -> ReplyHistory.senders(message, reply.options().to()).stream())
-                .distinct()
-                .flatMap(sender -> history.getOrDefault(sender, List.of()).stream())
-                .distinct()
-                .filter(entry -> entry.at().isBefore(received))
                 .toList();
-        return entries.isEmpty() ? ReplyHistory.empty() : new ReplyHistory(entries);
+        return given.before(senders, received);
     }
 
     /** The whole decision on one message, as it was made in its turn. */

@@ -20,6 +20,7 @@ import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Limits;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.core.safety.ReplyHistory;
 import app.jubek.core.step.Sound;
 import app.jubek.core.step.Step;
@@ -177,7 +178,7 @@ class CatchUpTest {
         all.set(0, past.size());
         CatchUp made = new CatchUp(CatchUp.chosen(book, List.of(rule.id())), past, all, AT, ALL, nothing());
         List<Integer> picked = made.candidates().stream()
-                .filter(place -> made.task(place, List.of()).isPresent())
+                .filter(place -> made.task(place, new RepliesGiven()).isPresent())
                 .toList();
         assertThat(picked).hasSizeGreaterThan(100);
         assertThat(Evidence.of(book, rule.id(), past, AT.opening()).places(Counter.PICKED))

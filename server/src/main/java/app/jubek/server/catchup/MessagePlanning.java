@@ -6,6 +6,7 @@ import app.jubek.core.catchup.Task;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.plan.PlannedStep;
 import app.jubek.core.safety.Limits;
+import app.jubek.core.safety.RepliesGiven;
 import app.jubek.server.clearance.SentSoFar;
 import app.jubek.server.deciding.Composers;
 import app.jubek.server.folders.StoredOriginals;
@@ -106,7 +107,7 @@ class MessagePlanning {
         if (one.isPast(message.received(), message.id())) {
             return Outcome.PASSED;
         }
-        Optional<Task> task = seen.catchUp().task(place, List.of());
+        Optional<Task> task = seen.catchUp().task(place, new RepliesGiven());
         List<PlannedStep> steps = task.map(Task::steps).orElse(List.of());
         if (steps.stream().anyMatch(step -> isTooMuch(step, mailbox, message))) {
             one.waits(CatchUpNote.WAITS_FOR_LIMITS.with(), UNTIL_LIMITS_ARE_LOOKED_AT, clock.instant());
