@@ -22,6 +22,7 @@ export const keys = {
   digest: key('digest'),
   documents: key('documents'),
   drafts: key('drafts'),
+  drifts: key('drifts'),
   evidence: key('evidence'),
   exceptions: key('exceptions'),
   explained: key('explained'),

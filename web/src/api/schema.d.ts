@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/drifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drifts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/drifts/{drift}/dismiss": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dismissDrift"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/evidence": {
         parameters: {
             query?: never;
@@ -2240,6 +2272,17 @@ export interface components {
         };
         DraftsView: {
             drafts: components["schemas"]["DraftView"][];
+        };
+        DriftView: {
+            cause: components["schemas"]["Statement"];
+            changed: components["schemas"]["Rule"];
+            effect: components["schemas"]["Statement"];
+            /** Format: uuid */
+            id: string;
+            messages: components["schemas"]["MessageLine"][];
+            rule: string;
+            /** @enum {string} */
+            sort: "NO_LONGER_PICKED" | "UNLIKE_THE_REST";
         };
         EdgeView: {
             by: components["schemas"]["SendingRule"][];
@@ -4713,6 +4756,49 @@ export interface operations {
         responses: {
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    drifts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DriftView"][];
+                };
+            };
+        };
+    };
+    dismissDrift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                drift: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -53,3 +53,26 @@ export function useSetAsideActs(id: number) {
     }),
   };
 }
+
+/** How the mail of rules changed; asked anew for each version of the rules. */
+export function useDrifts(version: number | undefined) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.drifts(mailbox, version),
+    enabled: version !== undefined,
+    refetchInterval: asking.every(10_000),
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/drifts', { params: { path: { mailbox } } })),
+  });
+}
+
+export function useDismissDrift() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (drift: string) =>
+      unwrap(
+        api.POST('/api/mailboxes/{mailbox}/drifts/{drift}/dismiss', { params: { path: { mailbox, drift } } }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.drifts(mailbox) }),
+  });
+}

@@ -14,6 +14,7 @@ let destinations: ReturnType<typeof asked>[] = [];
 let reminders: unknown[];
 let setAside: unknown[];
 let catchUps: unknown[] = [];
+let drifts: unknown[] = [];
 let unanswered: unknown[];
 let broughtBack: unknown[];
 
@@ -60,6 +61,7 @@ beforeEach(() => {
   reminders = [];
   setAside = [];
   catchUps = [];
+  drifts = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
     calls.push(`${request.method} ${pathname}`);
@@ -91,6 +93,9 @@ beforeEach(() => {
     }
     if (pathname.endsWith('/records')) {
       return answer({ records: waiting, changes: [] });
+    }
+    if (pathname.endsWith('/drifts')) {
+      return answer(drifts);
     }
     if (pathname.endsWith('/catch-ups')) {
       return answer(catchUps);
@@ -271,4 +276,25 @@ test('a catch-up that does not go on is among what comes up, with the reason', a
   const line = await screen.findByText('a rule was changed');
   expect(line.closest('li')).toHaveTextContent('“Schools” paused after 8 messages');
   expect(screen.getAllByText('catch-up')).toHaveLength(1);
+});
+
+test('mail that a rule no longer picks stands with the criterion to add, and is dismissed once', async () => {
+  drifts = [
+    {
+      id: 'd',
+      rule: 'r',
+      sort: 'NO_LONGER_PICKED',
+      cause: said('3 messages like its others were not picked'),
+      effect: said('With this criterion it picks these 3.'),
+      changed: {},
+      messages: [FAILED.message],
+    },
+  ];
+  show();
+  const changed = await screen.findByRole('region', { name: 'Mail that changed' });
+  expect(changed).toHaveTextContent('3 messages like its others were not picked');
+  expect(changed).toHaveTextContent('With this criterion it picks these 3.');
+  expect(screen.getByRole('button', { name: 'Add it to the rule' })).toBeEnabled();
+  fireEvent.click(screen.getByRole('button', { name: 'Dismiss' }));
+  await waitFor(() => expect(calls).toContain('POST /api/mailboxes/m/drifts/d/dismiss'));
 });

@@ -4,6 +4,7 @@ import { dayAndTime } from '../../../lib/dates';
 import { count, counted } from '../../../lib/numbers';
 import { Loading, Trouble } from '../../../ui/States';
 import { useDesk, useLeavingTheDesk } from '../queries';
+import { ChangedMail } from './ChangedMail';
 import { ComingUp } from './ComingUp';
 import { Days } from './Days';
 import { NeedsYou } from './NeedsYou';
@@ -51,6 +52,7 @@ export function Desk() {
         className="grid shrink-0 content-start gap-y-6 border-line bg-sheet px-4 py-3.5 max-[999px]:mt-2 max-[999px]:border-t min-[1000px]:w-[372px] min-[1000px]:overflow-auto min-[1000px]:border-l"
       >
         <ComingUp />
+        <ChangedMail />
         <WorthALook />
         <ByRule />
       </aside>

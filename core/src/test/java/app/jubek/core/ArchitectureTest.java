@@ -52,6 +52,7 @@ class ArchitectureTest {
             "catchup",
             "recurring",
             "suggest",
+            "drift",
             "review");
 
     private final JavaClasses classes = new ClassFileImporter()

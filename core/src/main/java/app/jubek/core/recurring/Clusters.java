@@ -62,12 +62,13 @@ final class Clusters {
         return List.copyOf(byBeginning.values());
     }
 
+    /** By the displayed name, which stays when an address changes; by the address where there is none. */
     private static Optional<String> onlyWriter(List<Integer> members, List<PastMessage> messages) {
         List<String> senders = members.stream()
                 .map(place -> messages.get(place)
                         .message()
                         .sender()
-                        .map(MailAddress::key)
+                        .map(MailAddress::shown)
                         .orElse(""))
                 .distinct()
                 .limit(2)

@@ -26,7 +26,8 @@ public record Addition(Rule changed, String value, Criterion to) {
     public static Optional<Addition> of(Rule rule, MessageView seen, OwnSide own) {
         return NearMiss.of(rule.picksOut(), seen)
                 .or(() -> NearMiss.byOneWord(rule.picksOut(), seen))
-                .filter(failing -> failing instanceof SimpleCriterion test && !test.negated())
+                .filter(failing ->
+                        failing instanceof SimpleCriterion test && OneValueMore.isPossible(rule.picksOut(), test))
                 .flatMap(failing -> value((SimpleCriterion) failing, seen.message(), own)
                         .map(v -> added(rule, (SimpleCriterion) failing, v)));
     }
@@ -34,12 +35,12 @@ public record Addition(Rule changed, String value, Criterion to) {
     private static Optional<String> value(SimpleCriterion failing, ReadMessage message, OwnSide own) {
         if (failing instanceof AddressCriterion test && test.part() == AddressCriterion.AddressField.SENDER) {
             return message.sender()
-                    .filter(sender -> !sender.domain().isEmpty())
+                    .filter(MailAddress::canBeSentTo)
                     .map(sender -> test.how() == AddressCriterion.AddressMatch.IS ? sender.key() : sender.domain());
         }
         if (failing instanceof AddressCriterion test && test.how() == AddressCriterion.AddressMatch.IS) {
             return message.recipients().stream()
-                    .filter(to -> !to.sameAs(own.identity()))
+                    .filter(to -> !to.sameAs(own.identity()) && to.canBeSentTo())
                     .map(MailAddress::key)
                     .findFirst();
         }
@@ -51,7 +52,7 @@ public record Addition(Rule changed, String value, Criterion to) {
     }
 
     /** Two or three words say most. */
-    private static int saying(String phrase) {
+    static int saying(String phrase) {
         int words = WhiteSpace.words(phrase).size();
         return 100 * Math.min(words, 2) - 10 * Math.max(0, words - 3) + Math.min(phrase.length(), 40) / 4;
     }

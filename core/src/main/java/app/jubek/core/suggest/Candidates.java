@@ -106,14 +106,14 @@ final class Candidates {
 
     private Map<Key, String> values(ReadMessage message) {
         Map<Key, String> values = new LinkedHashMap<>();
-        message.in(Role.FROM).stream().filter(a -> !own.isOwn(a)).forEach(from -> {
+        message.in(Role.FROM).stream().filter(this::isOfOthers).forEach(from -> {
             values.put(new Key(Where.SENDER, from.key()), from.key());
-            if (!own.domains().contains(from.domain()) && !from.domain().isEmpty()) {
+            if (!own.domains().contains(from.domain())) {
                 values.put(new Key(Where.SENDER_DOMAIN, from.domain()), from.domain());
             }
         });
         message.recipients().stream()
-                .filter(to -> !to.sameAs(own.identity()) && !to.domain().isEmpty())
+                .filter(to -> !to.sameAs(own.identity()) && to.canBeSentTo())
                 .map(MailAddress::key)
                 .forEach(to -> values.put(new Key(Where.RECIPIENT, to), to));
         phrases.in(message.subject()).forEach((folded, written) -> values.put(new Key(Where.SUBJECT, folded), written));
@@ -122,5 +122,10 @@ final class Candidates {
             phrases.in(begin).forEach((folded, written) -> values.put(new Key(Where.TEXT, folded), written));
         });
         return values;
+    }
+
+    /** What is read from a message need not be an address that a criterion can name. */
+    private boolean isOfOthers(MailAddress from) {
+        return !own.isOwn(from) && from.canBeSentTo();
     }
 }

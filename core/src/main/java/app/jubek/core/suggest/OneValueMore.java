@@ -2,8 +2,11 @@ package app.jubek.core.suggest;
 
 import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
+import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
+import app.jubek.core.matching.Comparison;
+import app.jubek.core.matching.MatchType;
 import app.jubek.core.matching.Value;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,6 +15,21 @@ import java.util.stream.Stream;
 /** Criteria with one value more in one place. */
 final class OneValueMore {
     private OneValueMore() {}
+
+    /** Whether a value more makes the whole take more: all values of a test are looked for in one way. */
+    static boolean isPossible(Criterion whole, SimpleCriterion to) {
+        boolean takesOne = to instanceof AddressCriterion
+                || to instanceof TextCriterion words
+                        && words.how() == MatchType.CONTAINS
+                        && words.comparison() == Comparison.FOLDED;
+        return takesOne && !to.negated() && !isDenied(whole, to);
+    }
+
+    private static boolean isDenied(Criterion whole, SimpleCriterion test) {
+        return whole instanceof Group group
+                && (group.how() == Group.Quantifier.NONE && group.tests().contains(test)
+                        || group.criteria().stream().anyMatch(inner -> isDenied(inner, test)));
+    }
 
     /**
      * @param to the one inside that gets it; it looks for addresses or words

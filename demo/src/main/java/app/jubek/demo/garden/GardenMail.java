@@ -64,7 +64,7 @@ public final class GardenMail {
         List<Letter> letters = new ArrayList<>();
         List<Letter> sent = new ArrayList<>();
         List<Posted> posted = new ArrayList<>();
-        Kinds kinds = new Kinds(random);
+        Kinds kinds = new Kinds(random, end);
         int number = 0;
         while (letters.size() < messages) {
             Instant at = moment(random, lastDay);

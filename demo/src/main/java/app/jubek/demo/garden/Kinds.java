@@ -18,9 +18,12 @@ final class Kinds {
     private final SystemKinds systems;
     private final PeopleKinds people;
 
-    Kinds(Random random) {
+    /**
+     * @param end up to which mail is made
+     */
+    Kinds(Random random, Instant end) {
         this.random = random;
-        this.systems = new SystemKinds(random);
+        this.systems = new SystemKinds(random, end);
         this.people = new PeopleKinds(random);
         share(17, systems::seedList);
         share(9, systems::ticketDesk);

@@ -21,7 +21,7 @@ public final class Posted {
      * @param number names it and chooses its kind; the same number gives the same message
      */
     public static Posted any(int number, Instant at) {
-        return new Posted(new Kinds(new Random(GardenMail.SEED + number)).next(at), at, number);
+        return new Posted(new Kinds(new Random(GardenMail.SEED + number), at).next(at), at, number);
     }
 
     public Instant at() {

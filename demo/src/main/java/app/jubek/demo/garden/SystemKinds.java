@@ -1,5 +1,6 @@
 package app.jubek.demo.garden;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -28,10 +29,17 @@ final class SystemKinds {
     private static final List<String> NURSERIES =
             List.of("hollow-hill-nursery.example", "norrplant.example", "pots-and-peatfree.example");
 
-    private final Random random;
+    /** One house got new sensors some days before the end, which write from an address of their own. */
+    private static final String RENEWED_HOUSE = "Propagation";
 
-    SystemKinds(Random random) {
+    private static final Duration RENEWED = Duration.ofDays(16);
+
+    private final Random random;
+    private final Instant renewed;
+
+    SystemKinds(Random random, Instant end) {
         this.random = random;
+        this.renewed = end.minus(RENEWED);
     }
 
     Draft seedList(Instant at) {
@@ -66,10 +74,16 @@ final class SystemKinds {
         String time = String.format("%02d:%02d", random.nextInt(24), random.nextInt(60));
         return Draft.plain(
                         "glasshouse-alarm",
-                        Person.at("Glasshouse sensors", "alarm@sensors.example"),
+                        Person.at(
+                                "Glasshouse sensors",
+                                isRenewed(house, at) ? "alarm@frost-watch.example" : "alarm@sensors.example"),
                         house + ": " + fault + " at " + time,
                         "House: " + house + "\nFault: " + fault + "\nTemperature: " + (random.nextInt(30) - 2) + " C\n")
                 .with("Auto-Submitted: auto-generated");
+    }
+
+    private boolean isRenewed(String house, Instant at) {
+        return house.equals(RENEWED_HOUSE) && !at.isBefore(renewed);
     }
 
     Draft tradeLetter(Instant at) {

@@ -10,8 +10,8 @@ import app.jubek.core.text.Limits;
 import app.jubek.core.view.MessageContext;
 import app.jubek.core.view.MessageView;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** The garden's past mail as the engine sees it, beside the letters that it was made from. */
 final class GardenPast {
@@ -21,6 +21,7 @@ final class GardenPast {
     static final List<GardenMail.Letter> INBOX = GardenMail.of(GardenMail.SEED, END).letters().stream()
             .filter(letter -> letter.folder().equals("INBOX"))
             .toList();
+    private static final MessageReading READING = new MessageReading(Limits.standard());
     static final List<PastMessage> MESSAGES = messages();
 
     private GardenPast() {}
@@ -32,22 +33,16 @@ final class GardenPast {
     }
 
     private static List<PastMessage> messages() {
-        MessageReading reading = new MessageReading(Limits.standard());
-        List<PastMessage> past = new ArrayList<>();
-        for (GardenMail.Letter letter : INBOX) {
-            MessageContext context = new MessageContext(
-                    OWN,
-                    AddressBook.empty(),
-                    letter.received(),
-                    letter.received(),
-                    GardenMail.ZONE,
-                    false,
-                    VISITS.address(),
-                    "INBOX",
-                    false);
-            MessageView seen = new MessageView(reading.read(letter.bytes()), context);
-            past.add(new PastMessage(past.size(), letter.received(), seen));
-        }
-        return past;
+        return IntStream.range(0, INBOX.size())
+                .mapToObj(place -> past(place, INBOX.get(place).bytes()))
+                .toList();
+    }
+
+    /** A letter of the inbox, as it is or changed. */
+    static PastMessage past(int place, byte[] bytes) {
+        Instant received = INBOX.get(place).received();
+        MessageContext context = new MessageContext(
+                OWN, AddressBook.empty(), received, received, GardenMail.ZONE, false, VISITS.address(), "INBOX", false);
+        return new PastMessage(place, received, new MessageView(READING.read(bytes), context));
     }
 }

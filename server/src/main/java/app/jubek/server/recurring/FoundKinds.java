@@ -16,12 +16,12 @@ import org.springframework.stereotype.Component;
 
 /** The kinds of each mailbox, kept until its window holds other mail. */
 @Component
-class FoundKinds {
+public class FoundKinds {
     private final Map<UUID, Found> found = new ConcurrentHashMap<>();
 
     private record Found(int size, long first, long last, List<Kind> kinds) {}
 
-    List<Kind> in(PastMail.Window window) {
+    public List<Kind> in(PastMail.Window window) {
         int size = window.past().size();
         if (size == 0) {
             return List.of();

@@ -15,7 +15,7 @@ public record Signal(Topic topic, UUID mailbox) {
         NOTICES,
         /** Trials were run anew. */
         TRIALS,
-        /** How the watching and the first reading go on. */
+        /** How the watching and the first reading go on, and what is known of the mailbox as a whole. */
         MAILBOX
     }
 
