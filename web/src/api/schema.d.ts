@@ -660,6 +660,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/first-reading/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pauseFirstReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/first-reading/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resumeFirstReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/folders": {
         parameters: {
             query?: never;
@@ -1051,7 +1083,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["openRehearsals"];
         put?: never;
         post: operations["beginRehearsal"];
         delete?: never;
@@ -1132,6 +1164,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["bothDecisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rehearsedRules"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2784,6 +2832,21 @@ export interface components {
             rule: string;
             weeks: components["schemas"]["WeekView"][];
         };
+        OpenRehearsal: {
+            /** Format: date-time */
+            begunAt: string;
+            begunBy: string;
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            done: number;
+            id: string;
+            /** Format: int32 */
+            of: number;
+            /** @enum {string} */
+            state: "RUNNING" | "DONE" | "ENDED" | "FAILED";
+            words: string;
+        };
         OrderCriterion: {
             /** @description The field's name, of the parts field and address; of a date its field, piece and offset, like received/hour/+0200. */
             field?: string;
@@ -2914,6 +2977,7 @@ export interface components {
             /** Format: int32 */
             done: number;
             finished: boolean;
+            paused: boolean;
             /** Format: int32 */
             total: number;
         };
@@ -2985,6 +3049,7 @@ export interface components {
             /** Format: int32 */
             days: number;
             document: components["schemas"]["RuleBook"];
+            words: string;
         };
         RehearsalKeeping: {
             /** Format: int32 */
@@ -3035,6 +3100,12 @@ export interface components {
             /** Format: int32 */
             messages: number;
             page: components["schemas"]["RehearsedMessage"][];
+        };
+        RehearsedRules: {
+            /** Format: int32 */
+            days: number;
+            document: components["schemas"]["RuleBook"];
+            words: string;
         };
         RemedyView: {
             document: components["schemas"]["RuleBook"];
@@ -4884,6 +4955,46 @@ export interface operations {
             };
         };
     };
+    pauseFirstReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    resumeFirstReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     folders: {
         parameters: {
             query?: never;
@@ -5557,6 +5668,28 @@ export interface operations {
             };
         };
     };
+    openRehearsals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["OpenRehearsal"][];
+                };
+            };
+        };
+    };
     beginRehearsal: {
         parameters: {
             query?: never;
@@ -5769,6 +5902,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["BothDecisions"];
+                };
+            };
+        };
+    };
+    rehearsedRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                rehearsal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RehearsedRules"];
                 };
             };
         };

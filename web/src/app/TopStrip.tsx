@@ -19,6 +19,7 @@ import { AskToStop, StopStrip, useStop } from '../features/stop';
 import { useDemoClock } from '../features/outside';
 import { useWaiting } from '../features/records';
 import { useRuleBook } from '../features/rules';
+import { AtWork } from '../features/work';
 import { Guide } from './Guide';
 import { JumpBox } from './JumpBox';
 import { MailboxChip } from './MailboxChip';
@@ -66,6 +67,7 @@ export function TopStrip({ name, demo, rule }: Props) {
         <JumpBox demo={demo} onStop={stop} />
         {demo && <ClockNote />}
         <WaitingNote />
+        <AtWork />
         {watching && (
           <span
             role="status"

@@ -1,3 +1,4 @@
 export { CatchUps } from './parts/CatchUps';
-export { isOpen, rulesInWords, standingInWords } from './model';
-export { useCatchUps } from './queries';
+export { Acts as CatchUpActs } from './parts/OneCatchUp';
+export { aboutInWords, isOpen, rulesInWords, standingInWords } from './model';
+export { useCatchUps, useChangeCatchUp, type CatchUp } from './queries';

@@ -30,6 +30,9 @@ test('trouble is said with its cause and the last good time', () => {
 });
 
 test('the first reading shows its progress', () => {
-  const shown = watchingInWords({ ...mailbox, firstReading: { total: 7000, done: 1200, finished: false } });
+  const shown = watchingInWords({
+    ...mailbox,
+    firstReading: { total: 7000, done: 1200, finished: false, paused: false },
+  });
   expect(shown.text).toBe('reading past mail: 1,200 of 7,000');
 });

@@ -30,7 +30,11 @@ export function watchingInWords(mailbox: Schemas['MailboxView']): State {
   }
   const reading = mailbox.firstReading;
   if (reading && !reading.finished) {
-    return { text: `reading past mail: ${count(reading.done)} of ${count(reading.total)}`, trouble: false };
+    const paused = reading.paused ? ', paused' : '';
+    return {
+      text: `reading past mail: ${count(reading.done)} of ${count(reading.total)}${paused}`,
+      trouble: false,
+    };
   }
   const last = mailbox.lastMessageAt ? ` · last message ${timeOfDay(mailbox.lastMessageAt)}` : '';
   return { text: `watching${last}`, trouble: false };

@@ -1,1 +1,2 @@
 export { Rehearse } from './parts/Rehearse';
+export { useEndRehearsal, useOpenRehearsals, type OpenRehearsal } from './queries';

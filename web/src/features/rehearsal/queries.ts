@@ -5,6 +5,8 @@ import { useMailboxId } from '../mailbox';
 
 /** How often one that is under way is asked for, in milliseconds. */
 const WATCHED = 400;
+/** And where only how far it is matters. */
+const LOOKED_AT = 1_500;
 
 /** Begins a rehearsal of other rules; the answer says how it stands. */
 export function useBegin() {
@@ -13,7 +15,10 @@ export function useBegin() {
   return useMutation({
     mutationFn: (body: Schemas['RehearsalBegun']) =>
       unwrap(api.POST('/api/mailboxes/{mailbox}/rehearsals', { params: { path: { mailbox } }, body })),
-    onSuccess: (begun) => queries.setQueryData(keys.rehearsals(mailbox, begun.id), begun),
+    onSuccess: (begun) => {
+      queries.setQueryData(keys.rehearsals(mailbox, begun.id), begun);
+      void queries.invalidateQueries({ queryKey: keys.rehearsals(mailbox, 'open') });
+    },
   });
 }
 
@@ -33,8 +38,39 @@ export function useStanding(rehearsal: string | undefined) {
   });
 }
 
-export function useEnd() {
+export type OpenRehearsal = Schemas['OpenRehearsal'];
+
+/** Those that were begun and not closed, the newest first. */
+export function useOpenRehearsals() {
   const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.rehearsals(mailbox, 'open'),
+    refetchInterval: (query) =>
+      query.state.data?.some((one) => one.state === 'RUNNING') === true ? LOOKED_AT : false,
+    queryFn: () => unwrap(api.GET('/api/mailboxes/{mailbox}/rehearsals', { params: { path: { mailbox } } })),
+  });
+}
+
+/** The rules of one that is open, and what it was called. */
+export function useRulesOf(rehearsal: string | undefined) {
+  const mailbox = useMailboxId();
+  return useQuery({
+    queryKey: keys.rehearsals(mailbox, rehearsal, 'rules'),
+    enabled: rehearsal !== undefined,
+    staleTime: Infinity,
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/rules', {
+          params: { path: { mailbox, rehearsal: rehearsal ?? '' } },
+        }),
+      ),
+  });
+}
+
+/** Cancels or closes one. */
+export function useEndRehearsal() {
+  const mailbox = useMailboxId();
+  const queries = useQueryClient();
   return useMutation({
     mutationFn: (rehearsal: string) =>
       unwrap(
@@ -42,6 +78,7 @@ export function useEnd() {
           params: { path: { mailbox, rehearsal } },
         }),
       ),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.rehearsals(mailbox, 'open') }),
   });
 }
 

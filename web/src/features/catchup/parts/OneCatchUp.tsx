@@ -110,7 +110,8 @@ interface ActsProps {
   onChange: (how: 'pause' | 'resume' | 'stop') => void;
 }
 
-function Acts({ of, busy, onChange }: ActsProps) {
+/** What a person can do with a catch-up just now. */
+export function Acts({ of, busy, onChange }: ActsProps) {
   const [asked, setAsked] = useState(false);
   const under = of.state === 'RUNNING' || of.state === 'WAITING';
   if (of.state === 'DONE' || of.state === 'STOPPED') {

@@ -19,6 +19,7 @@ const FILL: Partial<Record<Day['done'][number]['kind'], string>> = {
 export function Days({ days, done }: { days: Day[]; done: Schemas['DoneCount'][] }) {
   const most = Math.max(1, ...days.map((day) => day.came));
   const left = days.reduce((sum, day) => sum + day.inInbox, 0);
+  const since = days[0] ? `&since=${days[0].day}` : '';
   return (
     <>
       <ul
@@ -27,15 +28,23 @@ export function Days({ days, done }: { days: Day[]; done: Schemas['DoneCount'][]
       >
         {days.map((day) => (
           <li key={day.day} className="figures flex h-[136px] flex-col justify-end">
-            <Column day={day} most={most} />
-            {weekday(day.day)}
+            <Link
+              className="flex flex-col justify-end hover:underline"
+              to={`/records?since=${day.day}&until=${day.day}`}
+            >
+              <Column day={day} most={most} />
+              {weekday(day.day)}
+            </Link>
           </li>
         ))}
       </ul>
       <ul aria-label="What was done" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
         {doneLines(done).map(({ kind, words }) => (
           <li key={kind}>
-            <Link className="inline-flex items-center gap-1.5 hover:underline" to="/records?view=done">
+            <Link
+              className="inline-flex items-center gap-1.5 hover:underline"
+              to={`/records?view=done&action=${kind}${since}`}
+            >
               <Glyph of={kind} /> {words}
             </Link>
           </li>

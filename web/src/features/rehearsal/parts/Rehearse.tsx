@@ -9,7 +9,8 @@ import { useDrafts, type KeptDraft } from '../../drafts';
 import { useEvidenceDays, WINDOWS } from '../../mailbox';
 import { useRuleBook, type RuleBook } from '../../rules';
 import { begun, offered, progressInWords, withChanges } from '../model';
-import { useBegin, useEnd, useStanding } from '../queries';
+import { useBegin, useEndRehearsal, useRulesOf, useStanding } from '../queries';
+import { OpenOnes } from './OpenOnes';
 import { Kept } from './Kept';
 import { Result } from './Result';
 import { What } from './What';
@@ -45,7 +46,8 @@ interface Props {
 
 function Place({ version, now, drafts }: Props) {
   const changes = offered(now.rules, drafts);
-  const [search] = useSearchParams();
+  const [search, setSearch] = useSearchParams();
+  const opened = search.get('open') ?? undefined;
   const usual = useEvidenceDays();
   const [days, setDays] = useState<number>(usual);
   const [chosen, setChosen] = useState<string[]>();
@@ -54,12 +56,25 @@ function Place({ version, now, drafts }: Props) {
     (chosen ?? begun(changes, search.get('rule'))).includes(change.key),
   );
   const document = other?.document ?? withChanges(now, picked);
-  const begin = useBegin();
-  const standing = useStanding(begin.data?.id);
-  const shown = begin.data && (standing.data ?? begin.data);
-  const stale =
-    begin.variables !== undefined && JSON.stringify(begin.variables) !== JSON.stringify({ document, days });
   const words = other?.words ?? picked.map((change) => change.words).join(', ');
+  const begin = useBegin();
+  const standing = useStanding(opened);
+  const rules = useRulesOf(opened).data;
+  const shown = opened === undefined ? undefined : standing.data;
+  const isChosen =
+    rules !== undefined && JSON.stringify([rules.document, rules.days]) === JSON.stringify([document, days]);
+  const open = (id: string | undefined) =>
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        next.delete('open');
+        if (id !== undefined) {
+          next.set('open', id);
+        }
+        return next;
+      },
+      { replace: true },
+    );
   return (
     <section data-region aria-label="Rehearsal" className="h-full min-h-0 overflow-auto px-4 py-3.5">
       <div className="mb-2.5 flex flex-wrap items-center gap-x-2.5 gap-y-1">
@@ -98,33 +113,34 @@ function Place({ version, now, drafts }: Props) {
           <Button
             look="go"
             disabled={(picked.length === 0 && !other) || begin.isPending || shown?.state === 'RUNNING'}
-            onClick={() => begin.mutate({ document, days })}
+            onClick={() => begin.mutate({ words, document, days }, { onSuccess: (begun) => open(begun.id) })}
           >
             Rehearse
           </Button>
           {picked.length === 0 && !other && changes.length > 0 && (
             <span className="text-sm text-ink2">Choose what to try.</span>
           )}
-          {shown?.state === 'RUNNING' && <Running of={shown} onEnd={() => begin.reset()} />}
-          {shown?.state === 'DONE' && stale && (
-            <span className="text-sm text-ink2">The result below is of what was chosen before.</span>
+          {shown?.state === 'RUNNING' && <Running of={shown} onEnd={() => open(undefined)} />}
+          {shown?.state === 'DONE' && rules && !isChosen && (
+            <span className="text-sm text-ink2">The result below is of: {rules.words}.</span>
           )}
         </div>
       </div>
+      <OpenOnes shown={opened} onOpen={open} />
       {begin.isError && <Trouble text={problemText(begin.error)} />}
       {standing.isError && (
-        <Trouble text="This rehearsal is gone: the server was started anew, or nobody looked at it for a while. Rehearse once more." />
+        <Trouble text="This rehearsal is gone: it was closed, or three newer ones took its place. Rehearse once more." />
       )}
       {shown?.state === 'FAILED' && <Trouble text="The rehearsal broke off. The log says why; try again." />}
-      {shown?.state === 'DONE' && shown.result && begin.variables && (
+      {shown?.state === 'DONE' && shown.result && rules && (
         <Result
           key={shown.id}
           standing={shown}
           result={shown.result}
-          document={begin.variables.document}
+          document={rules.document}
           now={now}
           version={version}
-          words={words}
+          words={rules.words}
         />
       )}
       {changes.length === 0 && !other && (
@@ -141,7 +157,7 @@ function Place({ version, now, drafts }: Props) {
 }
 
 function Running({ of, onEnd }: { of: Schemas['RehearsalStanding']; onEnd: () => void }) {
-  const end = useEnd();
+  const end = useEndRehearsal();
   return (
     <>
       <progress max={Math.max(1, of.of)} value={of.done} aria-label="How far it is" className="accent-moss" />

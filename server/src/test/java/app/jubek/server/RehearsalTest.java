@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.jubek.formats.rulebook.RuleBookJson;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -57,7 +58,7 @@ class RehearsalTest extends ServerTest {
     }
 
     private JsonNode rehearsed(String document) {
-        String id = ok("POST", "", "{\"document\":" + document + ",\"days\":30}")
+        String id = ok("POST", "", "{\"words\":\"ferns\",\"document\":" + document + ",\"days\":30}")
                 .get("id")
                 .stringValue();
         await(
@@ -111,5 +112,27 @@ class RehearsalTest extends ServerTest {
                 .isEqualTo(404);
         ok("DELETE", "/kept/" + line.get("id").stringValue(), "");
         assertThat(ok("GET", "/kept", "").valueStream().toList()).isEqualTo(List.of());
+    }
+
+    /** What it found was in the memory of a process that is gone; the rules are kept. */
+    @Test
+    void oneThatAStopBrokeOffGoesOnAndIsFoundAmongTheOpenOnes() {
+        String document = document(rule("ferns", "rehearsed ferns", "continue", REHEARSED));
+        UUID id = UUID.randomUUID();
+        jdbc.sql("insert into open_rehearsal (id, mailbox_id, words, document, days, state, begun_at, begun_by)"
+                        + " values (?, ?, 'ferns', ?::jsonb, 30, 'RUNNING', now(), 'Noor')")
+                .params(id, mailbox, document)
+                .update();
+        await("it is done", () -> isDone(ok("GET", "", ""), id));
+        assertThat(ok("GET", "/" + id, "").at("/result/changing").intValue()).isEqualTo(2);
+        assertThat(ok("GET", "/" + id + "/rules", "").get("document")).isEqualTo(JSON.readTree(document));
+        ok("DELETE", "/" + id, "");
+        assertThat(isDone(ok("GET", "", ""), id)).isFalse();
+    }
+
+    private static boolean isDone(JsonNode open, UUID id) {
+        return open.valueStream()
+                .anyMatch(one -> one.get("id").stringValue().equals(id.toString())
+                        && one.get("state").stringValue().equals("DONE"));
     }
 }

@@ -54,6 +54,15 @@ class SuggestTest {
         assertThat(first(List.of(one, two, invoice), List.of())).isEqualTo("from anyone at school.example");
     }
 
+    /** Seen in real mail: RFC 5322 knows no address without a local part. */
+    @Test
+    void aMessageWithAnAddressThatNoCriterionCanNameIsNoHindrance() {
+        otherMail();
+        int odd = mail("@gate.example", "Guided visit for 20 pupils");
+        int sound = mail("anna@school.example", "Guided visit on 3 May");
+        assertThat(first(List.of(odd, sound), List.of())).isEqualTo("with “Guided visit” in the subject");
+    }
+
     @Test
     void writersWithoutWordsInCommonAreToldApartEachByItsOwn() {
         otherMail();

@@ -8,6 +8,7 @@ import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.step.DoneCount;
 import app.jubek.server.step.RuleUse;
+import app.jubek.server.step.Work;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,7 +16,10 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -80,12 +84,23 @@ class DeskController {
                 today.minusDays(LOOKED_BACK - 1L).datesUntil(today.plusDays(1)).toList();
         Instant since = days.get(0).atStartOfDay(zone).toInstant();
         Map<Long, Instant> came = messages.decided(mailbox, since);
+        Map<Long, Set<Work>> done = figures.doneWith(mailbox, since);
         return new DeskView(
                 lastVisit,
                 came.size(),
-                figures.doneSince(mailbox, since),
-                DeskDay.of(days, zone, came, figures.doneWith(mailbox, since)),
+                counted(came.keySet(), done),
+                DeskDay.of(days, zone, came, done),
                 reminders(mailbox, today));
+    }
+
+    /** Of these messages alone: a catch-up may have done as much with older ones. */
+    private static List<DoneCount> counted(Set<Long> messages, Map<Long, Set<Work>> done) {
+        Map<Work, Long> counts = messages.stream()
+                .flatMap(message -> done.getOrDefault(message, Set.of()).stream())
+                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+        return counts.entrySet().stream()
+                .map(each -> new DoneCount(each.getKey(), each.getValue()))
+                .toList();
     }
 
     private List<ReminderView> reminders(UUID mailbox, LocalDate today) {

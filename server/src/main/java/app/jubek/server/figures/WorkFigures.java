@@ -4,7 +4,6 @@ import app.jubek.core.plan.Reason;
 import app.jubek.core.review.Unanswered;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.step.StepState;
-import app.jubek.server.step.DoneCount;
 import app.jubek.server.step.RuleUse;
 import app.jubek.server.step.Work;
 import jakarta.persistence.EntityManager;
@@ -34,10 +33,6 @@ public class WorkFigures {
     private static final String WITHHELD_BY_RULE = """
             select s.ruleId, count(distinct s.messageId) from StepEntity s
             where s.mailboxId = :mailbox and s.state = WITHHELD and s.reason = :reason""" + NO_TESTS + "group by s.ruleId";
-
-    private static final String DONE_SINCE = """
-            select new app.jubek.server.step.DoneCount(s.kind, count(distinct s.messageId)) from StepEntity s
-            where s.mailboxId = :mailbox and s.settledAt > :since and s.state in (SENT, UNCERTAIN)""" + NO_TESTS + "group by s.kind";
 
     private static final String DONE_WITH = """
             select s.messageId, s.kind from StepEntity s
@@ -113,14 +108,6 @@ public class WorkFigures {
                 .map(row -> new Unanswered(
                         new RuleId((String) row[0]), ((Number) row[2]).intValue(), ((Number) row[1]).intValue()))
                 .toList();
-    }
-
-    /** What came to an end since an instant, by kind. */
-    public List<DoneCount> doneSince(UUID mailbox, Instant since) {
-        return entities.createQuery(DONE_SINCE, DoneCount.class)
-                .setParameter("mailbox", mailbox)
-                .setParameter("since", since)
-                .getResultList();
     }
 
     /** What was done with each message, of what was planned since an instant. */

@@ -20,6 +20,7 @@ class FolderCursorEntity {
     private long readBelow;
     private int readingTotal;
     private int readingDone;
+    private boolean readingPaused;
     private Instant actsFrom;
 
     @Embeddable

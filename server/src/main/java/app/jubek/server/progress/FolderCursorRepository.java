@@ -41,7 +41,12 @@ interface FolderCursorRepository extends Repository<FolderCursorEntity, FolderCu
     @Query("update FolderCursorEntity c set c.readBelow = :uid, c.readingDone = c.readingDone + :count" + OF)
     void readDownTo(UUID mailbox, String folder, long uid, int count);
 
-    @Query("select new app.jubek.server.progress.FolderCursors$Reading(c.readingTotal, c.readingDone, c.readBelow = 0)"
+    @Modifying
+    @Query("update FolderCursorEntity c set c.readingPaused = :paused" + OF)
+    void pauseReading(UUID mailbox, String folder, boolean paused);
+
+    @Query("select new app.jubek.server.progress.FolderCursors$Reading(c.readingTotal, c.readingDone, c.readBelow = 0,"
+            + " c.readingPaused)"
             + " from FolderCursorEntity c" + OF)
     Optional<FolderCursors.Reading> reading(UUID mailbox, String folder);
 }

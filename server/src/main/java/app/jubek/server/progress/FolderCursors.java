@@ -36,7 +36,7 @@ public class FolderCursors {
     public record Start(long uidValidity, long baseline, Instant actsFrom) {}
 
     /** Progress of the first reading. */
-    public record Reading(int total, int done, boolean finished) {}
+    public record Reading(int total, int done, boolean finished, boolean paused) {}
 
     @Transactional(readOnly = true)
     public Optional<Cursor> find(UUID mailbox, String folder) {
@@ -88,5 +88,12 @@ public class FolderCursors {
     @Transactional(readOnly = true)
     public Optional<Reading> reading(UUID mailbox, String folder) {
         return cursors.reading(mailbox, folder);
+    }
+
+    /** Whether the first reading goes on. */
+    @Transactional
+    public void pauseReading(UUID mailbox, String folder, boolean paused) {
+        cursors.pauseReading(mailbox, folder, paused);
+        signals.sendSoon(new Signal(Signal.Topic.MAILBOX, mailbox));
     }
 }

@@ -6,15 +6,18 @@ import app.jubek.core.rule.RuleId;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.server.account.Allowed;
+import app.jubek.server.account.SignedIn;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,23 +26,30 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Other rules over past mail, beside those of now. */
 @RestController
 class RehearsalsController {
     private static final int PAGE = 50;
+    private static final int LONGEST_WORDS = 200;
 
     private final Rehearsals rehearsals;
+    private final JsonMapper json;
 
-    RehearsalsController(Rehearsals rehearsals) {
+    RehearsalsController(Rehearsals rehearsals, JsonMapper json) {
         this.rehearsals = rehearsals;
+        this.json = json;
     }
 
     /**
+     * @param words what is rehearsed, as a person says it
      * @param document the rules to be rehearsed, all of them
      */
     record RehearsalBegun(
-            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document, int days) {}
+            String words,
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document,
+            int days) {}
 
     /**
      * @param done messages that were looked at
@@ -56,8 +66,53 @@ class RehearsalsController {
             Optional<RehearsalViews.RehearsalResult> result) {}
 
     @PostMapping("/api/mailboxes/{mailbox}/rehearsals")
-    RehearsalStanding beginRehearsal(@Allowed UUID mailbox, @RequestBody RehearsalBegun begun) {
-        return standing(rehearsals.begin(mailbox, RuleBookJson.read(begun.document()), begun.days()));
+    RehearsalStanding beginRehearsal(
+            @AuthenticationPrincipal SignedIn who, @Allowed UUID mailbox, @RequestBody RehearsalBegun begun) {
+        String words = begun.words().substring(0, Math.min(begun.words().length(), LONGEST_WORDS));
+        return standing(
+                rehearsals.begin(mailbox, words, RuleBookJson.read(begun.document()), begun.days(), who.shownName()));
+    }
+
+    /**
+     * @param words what is rehearsed
+     * @param of messages in all; 0 while it is not known
+     */
+    record OpenRehearsal(
+            String id,
+            String words,
+            Rehearsals.State state,
+            int done,
+            int of,
+            int days,
+            Instant begunAt,
+            String begunBy) {}
+
+    /** Those that were begun and not closed, the newest first. */
+    @GetMapping("/api/mailboxes/{mailbox}/rehearsals")
+    List<OpenRehearsal> openRehearsals(@Allowed UUID mailbox) {
+        return rehearsals.open(mailbox).stream()
+                .map(each -> new OpenRehearsal(
+                        each.of().id().toString(),
+                        each.of().words(),
+                        each.state(),
+                        each.done(),
+                        each.messages(),
+                        each.of().days(),
+                        each.of().begunAt(),
+                        each.of().begunBy()))
+                .toList();
+    }
+
+    /** The rules of one of them, and what it was called. */
+    record RehearsedRules(
+            String words,
+            @Schema(ref = "#/components/schemas/RuleBook") JsonNode document,
+            int days) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}/rules")
+    RehearsedRules rehearsedRules(@Allowed UUID mailbox, @PathVariable UUID rehearsal) {
+        OpenRehearsalEntity of = rehearsals.find(mailbox, rehearsal).of();
+        return new RehearsedRules(of.words(), json.readTree(of.document()), of.days());
     }
 
     @GetMapping("/api/mailboxes/{mailbox}/rehearsals/{rehearsal}")
@@ -67,11 +122,11 @@ class RehearsalsController {
 
     private static RehearsalStanding standing(Rehearsals.Job job) {
         return new RehearsalStanding(
-                job.id().toString(),
+                job.of().id().toString(),
                 job.state(),
                 job.done(),
-                job.of(),
-                job.days(),
+                job.messages(),
+                job.of().days(),
                 job.millis(),
                 job.made().map(Rehearsals.Made::result));
     }

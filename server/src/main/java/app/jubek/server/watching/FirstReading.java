@@ -40,6 +40,7 @@ class FirstReading implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(FirstReading.class);
     private static final int CHUNK = 1_000;
+    private static final Duration LOOK_AGAIN = Duration.ofSeconds(2);
 
     private final ImapConnections connections;
     private final FolderCursors cursors;
@@ -85,7 +86,16 @@ class FirstReading implements DisposableBean {
     }
 
     private void goOn(Mailbox mailbox, int attempt) {
+        if (isPaused(mailbox) && !stopped) {
+            background.schedule(
+                    () -> goOn(mailbox, 1), background.getClock().instant().plus(LOOK_AGAIN));
+            return;
+        }
         Optional<Border.Failure> failure = Border.around(() -> readIfOurs(mailbox));
+        if (failure.isEmpty() && isPaused(mailbox) && !stopped) {
+            goOn(mailbox, 1);
+            return;
+        }
         if (failure.isEmpty() || stopped) {
             running.remove(mailbox.id());
             return;
@@ -100,6 +110,12 @@ class FirstReading implements DisposableBean {
         background.schedule(
                 () -> goOn(mailbox, attempt + 1),
                 background.getClock().instant().plus(pause));
+    }
+
+    private boolean isPaused(Mailbox mailbox) {
+        return cursors.reading(mailbox.id(), Watcher.INBOX)
+                .filter(reading -> reading.paused() && !reading.finished())
+                .isPresent();
     }
 
     private void readIfOurs(Mailbox mailbox) throws MessagingException {
@@ -124,6 +140,9 @@ class FirstReading implements DisposableBean {
                 List<Long> chunk = uids.subList(at, Math.min(at + CHUNK, uids.size()));
                 fetching.each(chunk, fetched -> past(mailbox, fetched));
                 cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
+                if (isPaused(mailbox)) {
+                    return;
+                }
                 giveWay(System.nanoTime() - began);
             }
             cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);

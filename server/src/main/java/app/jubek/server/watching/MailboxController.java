@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Who is signed in, and how their mailboxes are. */
@@ -104,5 +105,15 @@ class MailboxController {
                 cursors.reading(mailbox, Watcher.INBOX),
                 disk.warning().map(TroubleView::of),
                 clock.instant());
+    }
+
+    @PostMapping("/api/mailboxes/{mailbox}/first-reading/pause")
+    void pauseFirstReading(@Allowed UUID mailbox) {
+        cursors.pauseReading(mailbox, Watcher.INBOX, true);
+    }
+
+    @PostMapping("/api/mailboxes/{mailbox}/first-reading/resume")
+    void resumeFirstReading(@Allowed UUID mailbox) {
+        cursors.pauseReading(mailbox, Watcher.INBOX, false);
     }
 }

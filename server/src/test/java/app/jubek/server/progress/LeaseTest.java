@@ -103,10 +103,10 @@ class LeaseTest extends app.jubek.server.ServerContext {
     void theFirstReadingKnowsItsProgressAndGoesOnWhereItWas() {
         cursors.readingBegins(mailbox, "INBOX", 10);
         cursors.readDownTo(mailbox, "INBOX", 6, 5);
-        assertThat(cursors.reading(mailbox, "INBOX")).contains(new FolderCursors.Reading(10, 5, false));
+        assertThat(cursors.reading(mailbox, "INBOX")).contains(new FolderCursors.Reading(10, 5, false, false));
         assertThat(cursors.find(mailbox, "INBOX").orElseThrow().readBelow()).isEqualTo(6);
         cursors.readingBegins(mailbox, "INBOX", 5);
         cursors.readDownTo(mailbox, "INBOX", 0, 5);
-        assertThat(cursors.reading(mailbox, "INBOX")).contains(new FolderCursors.Reading(10, 10, true));
+        assertThat(cursors.reading(mailbox, "INBOX")).contains(new FolderCursors.Reading(10, 10, true, false));
     }
 }

@@ -32,10 +32,11 @@ class FirstReadingTest {
     private static final Optional<Lease> OURS = Optional.of(new Lease(ID, UUID.randomUUID(), 1));
 
     private final ImapConnections connections = mock(ImapConnections.class);
+    private final FolderCursors cursors = mock(FolderCursors.class);
     private final WatchLeases leases = mock(WatchLeases.class);
     private final JubekProperties properties = mock(JubekProperties.class);
-    private final FirstReading reading = new FirstReading(
-            connections, mock(FolderCursors.class), leases, mock(Arrivals.class), properties, Clock.systemUTC());
+    private final FirstReading reading =
+            new FirstReading(connections, cursors, leases, mock(Arrivals.class), properties, Clock.systemUTC());
 
     @BeforeEach
     void theServerIsTooSlow() throws MessagingException {
@@ -69,5 +70,15 @@ class FirstReadingTest {
         reading.start(SampleMailbox.of(ID));
         verify(connections, timeout(5_000).atLeast(1)).openForFirstReading(any());
         verify(connections, never()).open(any());
+    }
+
+    @Test
+    void aPausedOneWaitsUntilItMayGoOn() throws Exception {
+        when(leases.take(ID)).thenReturn(OURS);
+        when(cursors.reading(any(), any())).thenReturn(Optional.of(new FolderCursors.Reading(10, 5, false, true)));
+        reading.start(SampleMailbox.of(ID));
+        verify(connections, after(100).never()).openForFirstReading(any());
+        when(cursors.reading(any(), any())).thenReturn(Optional.of(new FolderCursors.Reading(10, 5, false, false)));
+        verify(connections, timeout(10_000).atLeast(1)).openForFirstReading(any());
     }
 }

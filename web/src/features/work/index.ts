@@ -1,0 +1,1 @@
+export { AtWork } from './parts/AtWork';
