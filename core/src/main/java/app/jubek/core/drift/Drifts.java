@@ -16,7 +16,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -102,12 +104,16 @@ public final class Drifts {
         return handled;
     }
 
+    /** Each change once, whatever criterion of the rule it is added to. */
     private Stream<Drift> of(Rule rule, BitSet handled) {
         BitSet meets = past.holding(rule.picksOut());
         BitSet leftOut = past.holding(rule.leavesOut());
         BitSet picked = (BitSet) meets.clone();
         picked.andNot(leftOut);
-        return Stream.concat(noLongerPicked(rule, meets, leftOut, handled).stream(), unlike.of(rule, picked).stream());
+        Map<String, Drift> byKey = new LinkedHashMap<>();
+        noLongerPicked(rule, meets, leftOut, handled).forEach(drift -> byKey.putIfAbsent(drift.key(), drift));
+        unlike.of(rule, picked).forEach(drift -> byKey.putIfAbsent(drift.key(), drift));
+        return byKey.values().stream();
     }
 
     private List<Drift> noLongerPicked(Rule rule, BitSet meets, BitSet leftOut, BitSet handled) {

@@ -55,6 +55,9 @@ class DriftEntity {
 
     protected DriftEntity() {}
 
+    /**
+     * @param key by which the same change of the same rule is known again
+     */
     DriftEntity(UUID mailboxId, RuleId rule, String key) {
         this.id = UUID.randomUUID();
         this.mailboxId = mailboxId;

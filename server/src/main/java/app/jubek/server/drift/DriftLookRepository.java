@@ -14,4 +14,9 @@ interface DriftLookRepository extends JpaRepository<DriftLookEntity, UUID> {
     @Query("insert into DriftLookEntity (mailboxId, lookedAt) values (:mailbox, :now)"
             + " on conflict (mailboxId) do update set lookedAt = excluded.lookedAt where lookedAt <= :before")
     int claim(UUID mailbox, Instant now, Instant before);
+
+    @Transactional
+    @Modifying
+    @Query("update DriftLookEntity l set l.lookedAt = :at where l.mailboxId = :mailbox")
+    void putOff(UUID mailbox, Instant at);
 }

@@ -22,6 +22,7 @@ import org.springframework.stereotype.Component;
 public class DriftLooks {
     private static final Logger LOG = LoggerFactory.getLogger(DriftLooks.class);
     private static final Duration EVERY = Duration.ofDays(7);
+    private static final Duration AGAIN = Duration.ofHours(1);
     private static final Duration LATE = Duration.ofDays(28);
     private static final int DAYS = 180;
     private static final String INBOX = "INBOX";
@@ -55,7 +56,8 @@ public class DriftLooks {
     void lookWhereDue() {
         for (Mailbox mailbox : mailboxes.all()) {
             Border.around(() -> lookIfDue(mailbox.id()))
-                    .ifPresent(failure -> LOG.warn("a mailbox was not looked through for drift: {}", failure.trace()));
+                    .ifPresent(failure ->
+                            LOG.warn("whether a mailbox is to be looked through for drift: {}", failure.trace()));
         }
     }
 
@@ -66,7 +68,10 @@ public class DriftLooks {
                 .isPresent();
         Instant now = clock.instant();
         if (read && looks.claim(mailbox, now, now.minus(EVERY)) > 0) {
-            look(mailbox);
+            Border.around(() -> look(mailbox)).ifPresent(failure -> {
+                LOG.warn("a mailbox was not looked through for drift, and is in an hour: {}", failure.trace());
+                looks.putOff(mailbox, now.minus(EVERY).plus(AGAIN));
+            });
         }
     }
 

@@ -22,6 +22,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.slf4j.Logger;
@@ -86,18 +87,15 @@ class FirstReading implements DisposableBean {
     }
 
     private void goOn(Mailbox mailbox, int attempt) {
-        if (isPaused(mailbox) && !stopped) {
+        AtomicBoolean paused = new AtomicBoolean();
+        Optional<Border.Failure> failure = Border.around(() -> paused.set(readIfOurs(mailbox)));
+        if (stopped || failure.isEmpty() && !paused.get()) {
+            running.remove(mailbox.id());
+            return;
+        }
+        if (failure.isEmpty()) {
             background.schedule(
                     () -> goOn(mailbox, 1), background.getClock().instant().plus(LOOK_AGAIN));
-            return;
-        }
-        Optional<Border.Failure> failure = Border.around(() -> readIfOurs(mailbox));
-        if (failure.isEmpty() && isPaused(mailbox) && !stopped) {
-            goOn(mailbox, 1);
-            return;
-        }
-        if (failure.isEmpty() || stopped) {
-            running.remove(mailbox.id());
             return;
         }
         List<Duration> pauses = properties.reconnectAfter();
@@ -118,13 +116,12 @@ class FirstReading implements DisposableBean {
                 .isPresent();
     }
 
-    private void readIfOurs(Mailbox mailbox) throws MessagingException {
-        if (leases.take(mailbox.id()).isPresent()) {
-            read(mailbox);
-        }
+    /** Whether it was paused before its end. */
+    private boolean readIfOurs(Mailbox mailbox) throws MessagingException {
+        return isPaused(mailbox) || leases.take(mailbox.id()).isPresent() && read(mailbox);
     }
 
-    private void read(Mailbox mailbox) throws MessagingException {
+    private boolean read(Mailbox mailbox) throws MessagingException {
         try (IMAPStore store = connections.openForFirstReading(mailbox)) {
             IMAPFolder folder = (IMAPFolder) store.getFolder(Watcher.INBOX);
             folder.open(Folder.READ_ONLY);
@@ -141,12 +138,13 @@ class FirstReading implements DisposableBean {
                 fetching.each(chunk, fetched -> past(mailbox, fetched));
                 cursors.readDownTo(mailbox.id(), Watcher.INBOX, chunk.get(chunk.size() - 1), chunk.size());
                 if (isPaused(mailbox)) {
-                    return;
+                    return true;
                 }
                 giveWay(System.nanoTime() - began);
             }
             cursors.readDownTo(mailbox.id(), Watcher.INBOX, 0, 0);
             LOG.info("first reading of {} done: {} messages", mailbox.id(), uids.size());
+            return false;
         }
     }
 
