@@ -7,7 +7,7 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Glyph } from '../../../ui/glyphs';
 import { Loading, Trouble } from '../../../ui/States';
-import { ShortDate } from '../../mailbox';
+import { ShortDate, usePastMail } from '../../mailbox';
 import { aboutInWords, agreed, EVERY, lacks } from '../model';
 import { useCatchUpPreview, useStartCatchUp, type CatchUp } from '../queries';
 
@@ -23,6 +23,7 @@ export function LookOver({ of }: { of: CatchUp }) {
   const [every, setEvery] = useState<Every | 'ONCE'>(of.every ?? 'ONCE');
   const looked = useCatchUpPreview(of.id, wants.handOvers, wants.replies);
   const start = useStartCatchUp(of.id);
+  const cut = usePastMail().data?.cut === true;
   if (looked.isPending) {
     return <Loading what="Looking what would be done" />;
   }
@@ -51,6 +52,12 @@ export function LookOver({ of }: { of: CatchUp }) {
           </>
         )}
       </p>
+      {cut && (
+        <p className="text-clay">
+          Not all past mail fits in memory. Only the latest messages are looked at here; older ones stay as
+          they are.
+        </p>
+      )}
       <What preview={preview} />
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         {(wants.handOvers || lacks(preview, 'NO_HAND_OVERS_WANTED')) && (

@@ -25,7 +25,8 @@ export function AtWork() {
     <>
       {all > 0 && (
         <Button small onClick={() => setOpen(true)}>
-          {all > paused ? `at work: ${count(all - paused)}` : `paused work: ${count(paused)}`}
+          <span className="max-[639px]:sr-only">{all > paused ? 'at work: ' : 'paused work: '}</span>
+          {count(all > paused ? all - paused : paused)}
         </Button>
       )}
       <Sheet title="Long work" open={open} onClose={close}>

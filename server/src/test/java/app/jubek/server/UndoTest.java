@@ -63,6 +63,7 @@ class UndoTest extends ServerTest {
         write("anna@school.example", World.VISITS, subject, "x");
         List<StepView> done = done("undone", 3);
         List<Date> arrived = dates("Filed for undo", subject);
+        JsonNode used = uses("undone");
 
         JsonNode preview = asked("/undo/preview", done);
         assertThat(preview.get("can")).hasSize(3);
@@ -89,6 +90,15 @@ class UndoTest extends ServerTest {
                 .hasSize(3);
         assertThat(asked("/undo/preview", done).at("/cannot/0/why/code").stringValue())
                 .isEqualTo(UndoObstacle.ALREADY_UNDONE.id());
+        assertThat(uses("undone")).as("the rule acted when it did").isEqualTo(used);
+    }
+
+    private JsonNode uses(String rule) {
+        return browser.get("/api/mailboxes/" + mailbox + "/uses")
+                .valueStream()
+                .filter(use -> use.get("rule").stringValue().equals(rule))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -28,7 +28,8 @@ public class WorkFigures {
 
     private static final String USES = """
             select new app.jubek.server.step.RuleUse(s.ruleId, count(distinct s.messageId), max(s.plannedAt), 0L)
-            from StepEntity s where s.mailboxId = :mailbox and s.state in (SENT, UNCERTAIN, UNDONE)""" + NO_TESTS + "group by s.ruleId";
+            from StepEntity s where s.mailboxId = :mailbox and s.state in (SENT, UNCERTAIN, UNDONE)
+            and s.kind <> UNDO""" + NO_TESTS + "group by s.ruleId";
 
     private static final String WITHHELD_BY_RULE = """
             select s.ruleId, count(distinct s.messageId) from StepEntity s
