@@ -45,20 +45,17 @@ public final class OpenPast {
             String hidden = listId.replaceAll("") + raw.substring(header.length());
             ReadMessage message = Mails.read(hidden.getBytes(StandardCharsets.ISO_8859_1));
             Instant received = message.receivedByItself().orElse(Instant.EPOCH);
-            MessageContext context = new MessageContext(
-                    OWN,
-                    AddressBook.empty(),
-                    received,
-                    received,
-                    ZoneOffset.UTC,
-                    false,
-                    "me@example.com",
-                    "INBOX",
-                    false);
-            all.add(new Labelled(new PastMessage(id++, received, new MessageView(message, context)), label));
+            all.add(new Labelled(past(id++, received, message), label));
         }
         all.sort(Comparator.comparing(labelled -> labelled.message().received()));
         return all;
+    }
+
+    /** A message as it stands in that mailbox. */
+    public static PastMessage past(long id, Instant received, ReadMessage message) {
+        MessageContext context = new MessageContext(
+                OWN, AddressBook.empty(), received, received, ZoneOffset.UTC, false, "me@example.com", "INBOX", false);
+        return new PastMessage(id, received, new MessageView(message, context));
     }
 
     private static String label(String field) {

@@ -3,6 +3,7 @@ package app.jubek.core.criteria;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Phrase;
 import app.jubek.core.wording.Statement;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Several criteria taken together; groups nest. */
@@ -20,6 +21,18 @@ public record Group(Quantifier how, List<Criterion> criteria) implements Criteri
         if (criteria.isEmpty()) {
             throw new IllegalArgumentException("an empty group picks out nothing: add a criterion to it");
         }
+    }
+
+    /** What meets one or the other: added to a group of which any will do, beside any other criterion. */
+    public static Group either(Criterion some, Criterion added) {
+        List<Criterion> any = new ArrayList<>();
+        if (some instanceof Group group && group.how() == Quantifier.ANY) {
+            any.addAll(group.criteria());
+        } else if (!(some instanceof Nothing)) {
+            any.add(some);
+        }
+        any.add(added);
+        return new Group(Quantifier.ANY, any);
     }
 
     @Override

@@ -4,7 +4,6 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.Nothing;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.recurring.Kind;
 import app.jubek.core.rule.Rule;
@@ -132,19 +131,7 @@ final class Unlike {
         BitSet others = (BitSet) shown.clone();
         shown.and(odd);
         others.andNot(odd);
-        Rule changed = rule.leavingOut(beside(rule.leavesOut(), criterion));
+        Rule changed = rule.leavingOut(Group.either(rule.leavesOut(), criterion));
         return new Drift(Drift.Sort.UNLIKE_THE_REST, rule, changed, criterion, shown, others);
-    }
-
-    private static Criterion beside(Criterion leavesOut, Criterion added) {
-        if (leavesOut instanceof Nothing) {
-            return new Group(Group.Quantifier.ANY, List.of(added));
-        }
-        List<Criterion> any = new ArrayList<>(
-                leavesOut instanceof Group group && group.how() == Group.Quantifier.ANY
-                        ? group.criteria()
-                        : List.of(leavesOut));
-        any.add(added);
-        return new Group(Group.Quantifier.ANY, any);
     }
 }

@@ -6,7 +6,6 @@ import app.jubek.core.criteria.AddressCriterion.AddressField;
 import app.jubek.core.criteria.AddressCriterion.AddressMatch;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
-import app.jubek.core.criteria.Nothing;
 import app.jubek.core.exchange.Exchange;
 import app.jubek.core.exchange.Loops;
 import app.jubek.core.exchange.Passed;
@@ -76,7 +75,7 @@ final class FromLoops {
                 AddressMatch.IS,
                 senders.stream().map(MailAddress::address).toList(),
                 false);
-        return exceptions instanceof Nothing ? theirs : new Group(Group.Quantifier.ANY, List.of(exceptions, theirs));
+        return Group.either(exceptions, theirs);
     }
 
     private static Argument named(List<MailAddress> addresses) {

@@ -4,7 +4,6 @@ import app.jubek.core.corpus.Corpus;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Group;
 import app.jubek.core.criteria.MessagePart;
-import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.matching.Comparison;
@@ -136,7 +135,7 @@ final class FromWords {
                     example,
                     Optional.of(new Remedy(
                             RemedyText.LEAVE_OUT.with(words),
-                            Books.with(book, rule, r -> r.leavingOut(withException(r.leavesOut(), exception)))))));
+                            Books.with(book, rule, r -> r.leavingOut(Group.either(r.leavesOut(), exception)))))));
         }
     }
 
@@ -158,16 +157,5 @@ final class FromWords {
             }
         }
         return Optional.empty();
-    }
-
-    private static Criterion withException(Criterion leavesOut, Criterion exception) {
-        List<Criterion> all = new ArrayList<>();
-        if (leavesOut instanceof Group group && group.how() == Group.Quantifier.ANY) {
-            all.addAll(group.criteria());
-        } else if (!(leavesOut instanceof Nothing)) {
-            all.add(leavesOut);
-        }
-        all.add(exception);
-        return new Group(Group.Quantifier.ANY, all);
     }
 }

@@ -10,7 +10,6 @@ import app.jubek.core.criteria.SimpleCriterion;
 import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.people.OwnSide;
 import app.jubek.core.rule.Rule;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
@@ -99,18 +98,11 @@ public record Widening(Rule changed, Criterion added, BitSet taken) {
         return Suggest.of(past, wanted, unwanted, own).stream()
                 .map(Suggestion::picksOut)
                 .map(added -> new Widening(
-                        rule.pickingOut(beside(rule.picksOut(), added)), added, Sets.both(open, past.holding(added))))
+                        rule.pickingOut(Group.either(rule.picksOut(), added)),
+                        added,
+                        Sets.both(open, past.holding(added))))
                 .filter(worth::isEnough)
                 .max(worth.order());
-    }
-
-    private static Criterion beside(Criterion picksOut, Criterion added) {
-        List<Criterion> any = new ArrayList<>(
-                picksOut instanceof Group group && group.how() == Group.Quantifier.ANY
-                        ? group.criteria()
-                        : List.of(picksOut));
-        any.add(added);
-        return new Group(Group.Quantifier.ANY, any);
     }
 
     private record Worth(BitSet wanted, BitSet welcome) {

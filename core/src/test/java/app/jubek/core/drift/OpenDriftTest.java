@@ -2,6 +2,7 @@ package app.jubek.core.drift;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.OpenPast;
 import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
@@ -61,7 +62,7 @@ class OpenDriftTest {
             if (isChanged) {
                 cases.get(of).planted().add(id);
             }
-            messages.add(Planted.past(id, received, isChanged ? Planted.read(changed) : open.read()));
+            messages.add(OpenPast.past(id, received, isChanged ? Planted.read(changed) : open.read()));
         }
 
         Figures figures(String what, Drift.Sort sort) {

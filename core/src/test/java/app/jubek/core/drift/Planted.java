@@ -8,15 +8,12 @@ import app.jubek.core.corpus.PastMessage;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.message.ReadMessage;
-import app.jubek.core.people.AddressBook;
 import app.jubek.core.recurring.RecurringKinds;
 import app.jubek.core.rule.Ending;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
-import app.jubek.core.view.MessageContext;
-import app.jubek.core.view.MessageView;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -95,20 +92,6 @@ final class Planted {
             }
         });
         return when;
-    }
-
-    static PastMessage past(long id, Instant received, ReadMessage message) {
-        MessageContext context = new MessageContext(
-                OpenPast.OWN,
-                AddressBook.empty(),
-                received,
-                received,
-                ZoneOffset.UTC,
-                false,
-                "me@example.com",
-                "INBOX",
-                false);
-        return new PastMessage(id, received, new MessageView(message, context));
     }
 
     static List<Drift> drifts(List<PastMessage> messages, List<Rule> rules) {
