@@ -3257,7 +3257,7 @@ export interface components {
             changes: components["schemas"]["Statement"][];
             name: string;
             /** @enum {string} */
-            of: "RULES" | "TEMPLATE";
+            of: "RULES" | "TEMPLATE" | "SETTING" | "DESTINATION";
             /** Format: int32 */
             version: number;
             who: string;

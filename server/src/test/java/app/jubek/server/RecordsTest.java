@@ -91,6 +91,24 @@ class RecordsTest extends ServerTest {
         assertThat(asked("/records", "").get("changes")).isEmpty();
     }
 
+    @Test
+    void settingsStandAmongTheChangesWithWhoChangedThem() {
+        browser.send("PUT", "/api/mailboxes/" + mailbox + "/stop?all=false", "", "application/json");
+        browser.send("DELETE", "/api/mailboxes/" + mailbox + "/stop", "", "application/json");
+
+        JsonNode changes =
+                browser.get("/api/mailboxes/" + mailbox + "/records?limit=500").get("changes");
+
+        List<String> settings = new ArrayList<>();
+        changes.forEach(change -> {
+            if (change.get("of").stringValue().equals("SETTING")) {
+                settings.add(change.get("who").stringValue() + " "
+                        + change.get("changes").get(0).get("code").stringValue());
+            }
+        });
+        assertThat(settings).containsSubsequence("Ilse Varga MAIL_LEAVES_AGAIN", "Ilse Varga MAIL_STOPPED");
+    }
+
     /** RFC 4180 §2 has the quotes. */
     @Test
     void asAFileNothingIsTakenForAFormula() {

@@ -22,7 +22,7 @@ class StopTest extends ServerTest {
 
     @AfterEach
     void release() {
-        stops.release(mailbox);
+        stops.release(mailbox, "Ilse Varga");
     }
 
     private long left() {
@@ -53,7 +53,7 @@ class StopTest extends ServerTest {
                 .containsOnly(READY);
         assertThat(left()).isZero();
 
-        stops.release(mailbox);
+        stops.release(mailbox, "Ilse Varga");
         await("both are answered", () -> left() == 2);
         assertThat(stops.of(mailbox)).isEmpty();
     }

@@ -30,6 +30,7 @@ public class StoredAgreements {
     private static final Duration TELL_AFTER = Duration.ofHours(1);
 
     private static final Duration STOP_ASKED_FOR = Duration.ofDays(1);
+    private static final Limit MOST_SAID = Limit.of(500);
     private static final Set<Agreement> GIVEN = EnumSet.of(Agreement.CONFIRMED, Agreement.VOUCHED_FOR);
 
     private final AgreementRepository agreements;
@@ -52,6 +53,18 @@ public class StoredAgreements {
      * @param who a person's name, or the address itself
      */
     public record Change(Instant at, Agreement.Event event, String who) {}
+
+    /**
+     * @param who as of a {@link Change}
+     * @param address of the destination
+     */
+    public record Said(Instant at, Agreement.Event event, String who, String address) {}
+
+    /** What was said of all destinations in a time, the newest first; of very much the newest alone. */
+    @Transactional(readOnly = true)
+    public List<Said> said(UUID mailbox, Instant from, Instant until) {
+        return changes.between(mailbox, from, until, MOST_SAID);
+    }
 
     /**
      * @param endsAt of an agreement that is given

@@ -1,10 +1,12 @@
 package app.jubek.server.digest;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.rule.SettingChange;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.setting.SettingChanges;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,10 +22,12 @@ import org.springframework.web.bind.annotation.RestController;
 class DigestController {
     private final DigestRepository digests;
     private final Mailboxes mailboxes;
+    private final SettingChanges changes;
 
-    DigestController(DigestRepository digests, Mailboxes mailboxes) {
+    DigestController(DigestRepository digests, Mailboxes mailboxes, SettingChanges changes) {
         this.digests = digests;
         this.mailboxes = mailboxes;
+        this.changes = changes;
     }
 
     /**
@@ -49,12 +53,14 @@ class DigestController {
                     address.address() + " lies outside our own domains: what waits is told inside only.", List.of());
         }
         digests.keep(who.id(), mailbox, address.address());
+        changes.note(mailbox, who.shownName(), SettingChange.DIGEST_WANTED.with(address.address()));
         return digest(mailbox, who);
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/digest")
     DigestView endDigest(@Allowed UUID mailbox, @AuthenticationPrincipal SignedIn who) {
         digests.drop(who.id(), mailbox);
+        changes.note(mailbox, who.shownName(), SettingChange.DIGEST_ENDED.with());
         return digest(mailbox, who);
     }
 }

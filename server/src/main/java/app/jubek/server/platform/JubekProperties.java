@@ -23,6 +23,7 @@ import org.springframework.util.unit.DataSize;
  * @param retryAfter pauses before a step is tried again; after the last one it has failed
  * @param lease how long what a node has claimed stays its own without a sign of life
  * @param keepMail how long bytes and evidence are kept
+ * @param keepRecords how long it is known what was done
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
@@ -39,6 +40,7 @@ public record JubekProperties(
         List<Duration> retryAfter,
         Duration lease,
         Duration keepMail,
+        Duration keepRecords,
         Duration upkeepInterval,
         DataSize evidenceMemory,
         DataSize largestMessage,

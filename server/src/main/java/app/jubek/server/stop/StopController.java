@@ -44,8 +44,8 @@ class StopController {
     }
 
     @DeleteMapping("/api/mailboxes/{mailbox}/stop")
-    StopView release(@Allowed UUID mailbox) {
-        stops.release(mailbox);
+    StopView release(@Allowed UUID mailbox, @AuthenticationPrincipal SignedIn who) {
+        stops.release(mailbox, who.shownName());
         return stop(mailbox);
     }
 }

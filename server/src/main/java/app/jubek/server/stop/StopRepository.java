@@ -11,7 +11,7 @@ interface StopRepository extends JpaRepository<StopEntity, UUID> {
     @Modifying
     @Query("insert into StopEntity (mailbox, since, who) values (:mailbox, :since, :who)"
             + " on conflict (mailbox) do nothing")
-    void stop(UUID mailbox, Instant since, String who);
+    int stop(UUID mailbox, Instant since, String who);
 
     @Modifying
     @Query("delete from StopEntity s where s.mailbox = :mailbox")

@@ -1,6 +1,8 @@
 package app.jubek.server.stop;
 
+import app.jubek.core.rule.SettingChange;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.setting.SettingChanges;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import java.time.Clock;
@@ -20,12 +22,14 @@ public class Stops {
 
     private final StopRepository stops;
     private final Mailboxes mailboxes;
+    private final SettingChanges changes;
     private final Signals signals;
     private final Clock clock;
 
-    Stops(StopRepository stops, Mailboxes mailboxes, Signals signals, Clock clock) {
+    Stops(StopRepository stops, Mailboxes mailboxes, SettingChanges changes, Signals signals, Clock clock) {
         this.stops = stops;
         this.mailboxes = mailboxes;
+        this.changes = changes;
         this.signals = signals;
         this.clock = clock;
     }
@@ -48,7 +52,9 @@ public class Stops {
     public void stop(List<UUID> all, String who) {
         all.stream().sorted().forEach(mailbox -> {
             mailboxes.lock(mailbox);
-            stops.stop(mailbox, clock.instant(), who);
+            if (stops.stop(mailbox, clock.instant(), who) > 0) {
+                changes.note(mailbox, who, SettingChange.MAIL_STOPPED.with());
+            }
             LOG.warn("nothing leaves mailbox {} any more", mailbox);
             tell(mailbox);
         });
@@ -56,8 +62,9 @@ public class Stops {
 
     /** What waited is judged again, and leaves. */
     @Transactional
-    public void release(UUID mailbox) {
+    public void release(UUID mailbox, String who) {
         if (stops.release(mailbox) > 0) {
+            changes.note(mailbox, who, SettingChange.MAIL_LEAVES_AGAIN.with());
             LOG.warn("mail leaves mailbox {} again", mailbox);
             tell(mailbox);
         }

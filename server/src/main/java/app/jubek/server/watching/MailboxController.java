@@ -1,5 +1,6 @@
 package app.jubek.server.watching;
 
+import app.jubek.core.rule.SettingChange;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.MailboxAccess;
 import app.jubek.server.account.SignedIn;
@@ -13,6 +14,7 @@ import app.jubek.server.platform.MovableClock;
 import app.jubek.server.platform.SimulatedWorld;
 import app.jubek.server.progress.FolderCursors;
 import app.jubek.server.progress.WatchLeases;
+import app.jubek.server.setting.SettingChanges;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -31,6 +33,7 @@ class MailboxController {
     private final MailboxAccess access;
     private final FolderCursors cursors;
     private final WatchLeases leases;
+    private final SettingChanges changes;
     private final DiskSpace disk;
     private final ObjectProvider<SimulatedWorld> world;
     private final MovableClock clock;
@@ -40,6 +43,7 @@ class MailboxController {
             MailboxAccess access,
             FolderCursors cursors,
             WatchLeases leases,
+            SettingChanges changes,
             DiskSpace disk,
             ObjectProvider<SimulatedWorld> world,
             MovableClock clock) {
@@ -47,6 +51,7 @@ class MailboxController {
         this.access = access;
         this.cursors = cursors;
         this.leases = leases;
+        this.changes = changes;
         this.disk = disk;
         this.world = world;
         this.clock = clock;
@@ -108,12 +113,14 @@ class MailboxController {
     }
 
     @PostMapping("/api/mailboxes/{mailbox}/first-reading/pause")
-    void pauseFirstReading(@Allowed UUID mailbox) {
+    void pauseFirstReading(@Allowed UUID mailbox, @AuthenticationPrincipal SignedIn who) {
         cursors.pauseReading(mailbox, Watcher.INBOX, true);
+        changes.note(mailbox, who.shownName(), SettingChange.FIRST_READING_PAUSED.with());
     }
 
     @PostMapping("/api/mailboxes/{mailbox}/first-reading/resume")
-    void resumeFirstReading(@Allowed UUID mailbox) {
+    void resumeFirstReading(@Allowed UUID mailbox, @AuthenticationPrincipal SignedIn who) {
         cursors.pauseReading(mailbox, Watcher.INBOX, false);
+        changes.note(mailbox, who.shownName(), SettingChange.FIRST_READING_RESUMED.with());
     }
 }

@@ -29,6 +29,7 @@ class SecretsTest {
                 any,
                 any,
                 any,
+                any,
                 DataSize.ofMegabytes(1),
                 DataSize.ofMegabytes(1),
                 new JubekProperties.Web(List.of(), false, null, any),
