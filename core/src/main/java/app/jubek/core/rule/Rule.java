@@ -2,7 +2,6 @@ package app.jubek.core.rule;
 
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
-import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.Step;
@@ -91,7 +90,7 @@ public record Rule(
 
     /** The rule, active in its hours whatever the day. */
     public Rule onAnyDay() {
-        return active(new Schedule(schedule.hours(), Period.OPEN));
+        return active(schedule.onAnyDay());
     }
 
     /** The same rule as another version of it. */

@@ -19,5 +19,10 @@ public enum SettingChange implements Code {
     DESTINATION_VOUCHED_FOR,
     DESTINATION_LAPSED,
     DESTINATION_UNREACHED,
-    DESTINATION_TOLD
+    DESTINATION_TOLD;
+
+    @Override
+    public String id() {
+        return "CHANGED_" + name();
+    }
 }

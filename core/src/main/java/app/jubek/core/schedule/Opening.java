@@ -8,17 +8,20 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * The opening hours of a place, as its clocks on the wall show them: a minute that a change of the clocks leaves out does
+ * The hours of a place, as its clocks on the wall show them: a minute that a change of the clocks leaves out does
  * not exist, and one that it repeats counts twice.
  *
  * @param closed days on which no span begins
+ * @param others further hours that the place keeps, by their names; their closed days are those of the place
  */
-public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
+public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed, Map<String, Opening> others) {
     /** Days in which thirty working days lie even if a place opens once a week and closes for weeks. */
     private static final int LOOKED_AHEAD = 366;
 
@@ -36,6 +39,22 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
     public Opening {
         spans = List.copyOf(spans);
         closed = Set.copyOf(closed);
+        others = Map.copyOf(others);
+    }
+
+    public Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
+        this(zone, spans, closed, Map.of());
+    }
+
+    /** The same place with days on which it is closed, and with further hours. */
+    public Opening with(Set<LocalDate> closedDays, Map<String, Opening> furtherHours) {
+        return new Opening(zone, spans, closedDays, furtherHours);
+    }
+
+    /** Further hours by their name. */
+    public Optional<Opening> named(String name) {
+        return Optional.ofNullable(others.get(name))
+                .map(found -> new Opening(found.zone(), found.spans(), closed, Map.of()));
     }
 
     /**
@@ -92,22 +111,30 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
         return begunOn(day).map(span -> end(span, day)).max(Comparator.naturalOrder());
     }
 
-    boolean isOpen(LocalDateTime wall) {
+    /**
+     * @param begins the days on which spans begin
+     */
+    boolean isOpen(LocalDateTime wall, Predicate<LocalDate> begins) {
         LocalDate today = wall.toLocalDate();
-        return begunOn(today).anyMatch(s -> !wall.toLocalTime().isBefore(s.from()) && isBeforeEnd(s, wall))
-                || begunOn(today.minusDays(1))
-                        .anyMatch(s -> s.isOvernight() && wall.toLocalTime().isBefore(s.to()));
+        LocalDate yesterday = today.minusDays(1);
+        return begins.test(today)
+                        && ofWeekday(today)
+                                .anyMatch(s -> !wall.toLocalTime().isBefore(s.from()) && isBeforeEnd(s, wall))
+                || begins.test(yesterday)
+                        && ofWeekday(yesterday)
+                                .anyMatch(s ->
+                                        s.isOvernight() && wall.toLocalTime().isBefore(s.to()));
     }
 
     private static boolean isBeforeEnd(Span span, LocalDateTime wall) {
         return span.isOvernight() || wall.toLocalTime().isBefore(span.to());
     }
 
-    /** The times on the wall at which something may begin or end on a day. */
+    /** The times on the wall at which something may begin or end on a day, were it open. */
     Stream<LocalDateTime> edges(LocalDate day) {
         return Stream.concat(
-                begunOn(day).flatMap(s -> Stream.of(day.atTime(s.from()), end(s, day))),
-                begunOn(day.minusDays(1)).map(s -> end(s, day.minusDays(1))));
+                ofWeekday(day).flatMap(s -> Stream.of(day.atTime(s.from()), end(s, day))),
+                ofWeekday(day.minusDays(1)).map(s -> end(s, day.minusDays(1))));
     }
 
     private static LocalDateTime end(Span span, LocalDate begun) {
@@ -115,6 +142,10 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed) {
     }
 
     private Stream<Span> begunOn(LocalDate day) {
-        return closed.contains(day) ? Stream.empty() : spans.stream().filter(s -> s.day() == day.getDayOfWeek());
+        return closed.contains(day) ? Stream.empty() : ofWeekday(day);
+    }
+
+    private Stream<Span> ofWeekday(LocalDate day) {
+        return spans.stream().filter(s -> s.day() == day.getDayOfWeek());
     }
 }

@@ -81,8 +81,9 @@ class MutationTest {
         if (rule.hasExceptions()) {
             all.add(rule.leavingOut(new Nothing()));
         }
-        rule.schedule().period().first().ifPresent(first -> {
-            LocalDate last = rule.schedule().period().last().orElseThrow();
+        rule.schedule().periods().forEach(period -> {
+            LocalDate first = period.first().orElseThrow();
+            LocalDate last = period.last().orElseThrow();
             all.add(within(rule, first.plusDays(1), last));
             all.add(within(rule, first.minusDays(1), last));
             all.add(within(rule, first, last.plusDays(1)));

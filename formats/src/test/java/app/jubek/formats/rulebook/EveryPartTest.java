@@ -56,7 +56,11 @@ class EveryPartTest {
             strings = {
                 "{'hours':'outside opening hours'}",
                 "{'hours':'inside opening hours','first':'2026-12-01'}",
-                "{'hours':'always','first':'2026-12-01','last':'2026-12-24'}"
+                "{'hours':'always','first':'2026-12-01','last':'2026-12-24'}",
+                "{'hours':'outside opening hours','of':'Ticket desk','closedDays':'not','last':'2026-12-24'}",
+                "{'hours':'always','closedDays':'only'}",
+                "{'hours':'always','first':'2026-12-01','last':'2026-12-24','further':[{'first':'2027-01-02'}]}",
+                "{'hours':'always','recurs':{'rule':'FREQ=MONTHLY;BYDAY=1MO','from':'2026-01-01'}}"
             })
     void everyScheduleIsWrittenBackAsItWasRead(String active) {
         ObjectNode rule = (ObjectNode) rule("{\"everything\":true}", "{\"do\":\"keep\"}");

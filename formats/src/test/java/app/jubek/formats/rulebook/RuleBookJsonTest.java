@@ -116,7 +116,9 @@ class RuleBookJsonTest {
              "does":[{"do":"reply","text":"Thank you.","keepsUnanswered":true,"release":"on approval"},
                      {"do":"redirect","to":["a@x.example"],"afterMinutes":10},
                      {"do":"reply","text":"Thank you.","instruction":"Name the day."},
-                     {"do":"follow up","workingDays":3}]}""";
+                     {"do":"follow up","workingDays":3}],
+             "active":{"hours":"inside opening hours","of":"Ticket desk","closedDays":"also","first":"2026-12-01",
+              "further":[{"first":"2027-01-02","last":"2027-01-06"}],"recurs":{"rule":"FREQ=MONTHLY;BYDAY=1MO","from":"2026-01-01"}}}""";
 
     /** Every member the reader knows stands in the published schema, and the other way round. */
     @Test
