@@ -106,7 +106,8 @@ class RecordsTest extends ServerTest {
                         + change.get("changes").get(0).get("code").stringValue());
             }
         });
-        assertThat(settings).containsSubsequence("Ilse Varga CHANGED_MAIL_LEAVES_AGAIN", "Ilse Varga CHANGED_MAIL_STOPPED");
+        assertThat(settings)
+                .containsSubsequence("Ilse Varga CHANGED_MAIL_LEAVES_AGAIN", "Ilse Varga CHANGED_MAIL_STOPPED");
     }
 
     /** RFC 4180 §2 has the quotes. */

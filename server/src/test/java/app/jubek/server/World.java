@@ -49,6 +49,11 @@ final class World {
         return only;
     }
 
+    /** Where the operator would put calendar files. */
+    Path calendars() {
+        return settings.data().resolveSibling("calendars");
+    }
+
     URI composing() {
         return URI.create("http://127.0.0.1:" + settings.controlPort() + "/composing");
     }
@@ -70,6 +75,7 @@ final class World {
         registry.add(
                 "spring.jpa.properties.hibernate.session_factory.statement_inspector", StatementRecord.class::getName);
         registry.add("jubek.data-dir", () -> settings.data().resolveSibling("jubek"));
+        registry.add("jubek.calendar-folder", () -> calendars());
         registry.add("jubek.web.public-address", () -> "https://jubek.ostrel-gardens.example");
         registry.add("jubek.composing.url", () -> composing().toString());
         registry.add("jubek.composing.allow-inner-network", () -> true);

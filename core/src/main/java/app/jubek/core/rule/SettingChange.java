@@ -19,7 +19,12 @@ public enum SettingChange implements Code {
     DESTINATION_VOUCHED_FOR,
     DESTINATION_LAPSED,
     DESTINATION_UNREACHED,
-    DESTINATION_TOLD;
+    DESTINATION_TOLD,
+    /** Each of the next has the name of the hours or of the calendar. */
+    HOURS_SAVED,
+    HOURS_REMOVED,
+    CALENDAR_SAVED,
+    CALENDAR_REMOVED;
 
     @Override
     public String id() {

@@ -45,6 +45,9 @@ class MailboxEntity {
     @JdbcTypeCode(SqlTypes.ARRAY)
     private String[] opening;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable StoredTimes times;
+
     private String imapHost;
     private int imapPort;
     private String smtpHost;
@@ -106,11 +109,20 @@ class MailboxEntity {
         return new Mailbox(
                 id,
                 side,
-                Opening.of(ZoneId.of(zone), List.of(opening)),
+                opening(),
                 new MailServer(imapHost, imapPort),
                 new MailServer(smtpHost, smtpPort),
                 userName,
                 new Limits(hourlyLimit, ruleLimit, destinationLimit, senderLimit));
+    }
+
+    private Opening opening() {
+        StoredTimes more = Optional.ofNullable(times).orElse(StoredTimes.NONE);
+        return Opening.of(ZoneId.of(zone), List.of(opening)).with(more.closedDays(), more.furtherHours());
+    }
+
+    void keep(StoredTimes other) {
+        times = other;
     }
 
     Secrets.Sealed password() {

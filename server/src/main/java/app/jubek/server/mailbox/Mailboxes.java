@@ -13,10 +13,12 @@ import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -103,6 +105,14 @@ public class Mailboxes {
     @Transactional(readOnly = true)
     public long evidenceEpoch(UUID id) {
         return mailboxes.evidenceEpoch(id);
+    }
+
+    /** Further hours by their names, and the days on which none begin; what is known of past mail is looked at anew. */
+    @Transactional
+    public void keepTimes(UUID id, Map<String, Opening> furtherHours, Set<LocalDate> closed) {
+        entity(id).keep(StoredTimes.of(furtherHours, closed));
+        evidenceChanged(id);
+        signals.sendSoon(new Signal(Signal.Topic.MAILBOX, id));
     }
 
     /** Only one transaction at a time decides or sends for a mailbox; to be called inside one. */

@@ -27,6 +27,7 @@ import org.springframework.util.unit.DataSize;
  * @param upkeepInterval how often old mail is cleared away and mail removed at the server leaves the evidence
  * @param evidenceMemory how much memory past mail of all mailboxes may take; half of it each
  * @param largestMessage larger messages are set aside unread
+ * @param calendarFolder from which calendars of closed days may be read again every day; unset for none
  * @param web how the page is reached
  * @param composing the service that writes drafts of replies
  * @param otherMailboxes by a word of the installation's own
@@ -44,6 +45,7 @@ public record JubekProperties(
         Duration upkeepInterval,
         DataSize evidenceMemory,
         DataSize largestMessage,
+        @Nullable Path calendarFolder,
         @DefaultValue Web web,
         @DefaultValue Composing composing,
         @Nullable MailboxSettings mailbox,
@@ -73,6 +75,10 @@ public record JubekProperties(
                                 otherMailboxes.values().stream().map(other -> other.beside(first)))
                         .toList())
                 .orElse(List.of());
+    }
+
+    public Optional<Path> calendars() {
+        return Optional.ofNullable(calendarFolder);
     }
 
     public Optional<FirstAccount> firstAccount() {

@@ -32,6 +32,7 @@ class SecretsTest {
                 any,
                 DataSize.ofMegabytes(1),
                 DataSize.ofMegabytes(1),
+                null,
                 new JubekProperties.Web(List.of(), false, null, any),
                 new JubekProperties.Composing(null, "", any, false),
                 null,
