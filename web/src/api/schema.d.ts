@@ -340,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/closed-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeClosedDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/closed-days/{calendar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeClosedDays"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/completions": {
         parameters: {
             query?: never;
@@ -719,6 +751,38 @@ export interface paths {
         put: operations["saveGroup"];
         post?: never;
         delete: operations["removeGroup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["times"];
+        put: operations["saveHours"];
+        post?: never;
+        delete: operations["removeHours"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/hours/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["effectsOfHours"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1268,6 +1332,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/rule-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ruleTimes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/set-aside": {
         parameters: {
             query?: never;
@@ -1468,6 +1548,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/timetable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["timetable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1837,6 +1933,12 @@ export interface components {
             signIn: string;
             signIns: components["schemas"]["SignIn"][];
         };
+        ActiveSpan: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            until: string;
+        };
         AdditionView: {
             /** Format: int32 */
             after: number;
@@ -1986,6 +2088,23 @@ export interface components {
             address: string;
             /** Format: int32 */
             messages: number;
+        };
+        Calendar: {
+            fault?: string;
+            file?: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            leftOut: number;
+            name: string;
+            next: components["schemas"]["ClosedDay"][];
+            /** Format: date-time */
+            readAt: string;
+        };
+        CalendarText: {
+            file?: string;
+            name: string;
+            text?: string;
         };
         CardsTaken: {
             /** Format: int32 */
@@ -2141,6 +2260,16 @@ export interface components {
         ClockMove: {
             /** Format: int64 */
             offsetSeconds: number;
+        };
+        ClosedDay: {
+            /** Format: date */
+            day: string;
+            name: string;
+        };
+        ClosedRow: {
+            days: components["schemas"]["ClosedDay"][];
+            name: string;
+            next?: components["schemas"]["ClosedDay"];
         };
         CodeGiven: {
             code: string;
@@ -2339,6 +2468,16 @@ export interface components {
             /** @enum {string} */
             round?: "ENDLESS" | "WENT_ROUND" | "CAME_BACK" | "QUIET";
             to: string;
+        };
+        Effect: {
+            active: boolean;
+            name: string;
+            /** Format: date-time */
+            next?: string;
+            rule: string;
+            wouldBeActive: boolean;
+            /** Format: date-time */
+            wouldChange?: string;
         };
         EveryMessage: {
             /** @enum {boolean} */
@@ -2564,6 +2703,18 @@ export interface components {
         HistoryView: {
             versions: components["schemas"]["VersionView"][];
         };
+        HoursRow: {
+            name: string;
+            /** Format: date-time */
+            next?: string;
+            open: boolean;
+            spans: components["schemas"]["ActiveSpan"][];
+            zone: string;
+        };
+        HoursText: {
+            spans: string[];
+            zone?: string;
+        };
         IncomingLine: {
             message: components["schemas"]["MessageLine"];
             steps: components["schemas"]["StepView"][];
@@ -2780,6 +2931,12 @@ export interface components {
             rule?: string;
             words: string;
         };
+        NamedHoursView: {
+            name: string;
+            spans: string[];
+            usedBy: string[];
+            zone: string;
+        };
         NearView: {
             /** Format: int32 */
             messages: number;
@@ -2901,6 +3058,18 @@ export interface components {
             messages: number;
             pieces: components["schemas"]["Piece"][];
         };
+        Period: {
+            /**
+             * Format: date
+             * @description The first local day.
+             */
+            first?: string;
+            /**
+             * Format: date
+             * @description The last local day, in it.
+             */
+            last?: string;
+        };
         PersonText: {
             addresses: string[];
             name: string;
@@ -3009,6 +3178,15 @@ export interface components {
             changes: components["schemas"]["SavedChange"][];
             next?: string;
             records: components["schemas"]["RecordView"][];
+        };
+        Recurrence: {
+            /**
+             * Format: date
+             * @description No day before it is one of them; intervals count from here.
+             */
+            from: string;
+            /** @description A recurrence rule of RFC 5545, by days: FREQ=MONTHLY;BYDAY=1MO, say. */
+            rule: string;
         };
         RecurringListView: {
             /** Format: int32 */
@@ -3224,6 +3402,25 @@ export interface components {
             picked: boolean;
             rule: string;
         };
+        RuleRow: {
+            active: boolean;
+            name: string;
+            /** Format: date-time */
+            next?: string;
+            on: boolean;
+            rule: string;
+            spans: components["schemas"]["ActiveSpan"][];
+            told: components["schemas"]["Statement"];
+        };
+        RuleTime: {
+            active: boolean;
+            name: string;
+            /** Format: date-time */
+            next?: string;
+            on: boolean;
+            rule: string;
+            told: components["schemas"]["Statement"];
+        };
         RuleTrials: {
             cases: components["schemas"]["CaseView"][];
             name: string;
@@ -3264,10 +3461,17 @@ export interface components {
         };
         Schedule: {
             /**
+             * @description What closed days make of it. As hours are, when left out: no hours begin on a closed day.
+             * @enum {string}
+             */
+            closedDays?: "as hours are" | "also" | "not" | "only";
+            /**
              * Format: date
              * @description The first local day.
              */
             first?: string;
+            /** @description Further periods in which it is active. */
+            further?: components["schemas"]["Period"][];
             /** @enum {string} */
             hours: "always" | "inside opening hours" | "outside opening hours";
             /**
@@ -3275,6 +3479,10 @@ export interface components {
              * @description The last local day, in it.
              */
             last?: string;
+            /** @description The name of the hours that it is inside or outside of; the opening hours of the mailbox, when left out. */
+            of?: string;
+            /** @description The days on which it is active; every day, when left out. */
+            recurs?: components["schemas"]["Recurrence"];
         };
         Seen: {
             differences: components["schemas"]["SeenOtherwise"][];
@@ -3528,6 +3736,24 @@ export interface components {
             values: string[];
             /** @description is, begins and ends look at the subject without its reply and forward prefixes, unless this is true. */
             withPrefixes?: boolean;
+        };
+        TimesView: {
+            calendars: components["schemas"]["Calendar"][];
+            files: string[];
+            hours: components["schemas"]["NamedHoursView"][];
+            opening: components["schemas"]["NamedHoursView"];
+        };
+        TimetableView: {
+            closed: components["schemas"]["ClosedRow"][];
+            /** Format: date-time */
+            from: string;
+            hours: components["schemas"]["HoursRow"][];
+            /** Format: date-time */
+            now: string;
+            rules: components["schemas"]["RuleRow"][];
+            /** Format: date-time */
+            until: string;
+            zone: string;
         };
         Today: {
             kinds: ("FORWARD" | "REDIRECT" | "REPLY" | "NOTIFY" | "OUT_OF_JUNK" | "MARK" | "COPY" | "FILE" | "ARCHIVE" | "TRASH" | "DELETE" | "KEEP" | "FOLLOW_UP")[];
@@ -4365,6 +4591,55 @@ export interface operations {
             };
         };
     };
+    takeClosedDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimesView"];
+                };
+            };
+        };
+    };
+    removeClosedDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                calendar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimesView"];
+                };
+            };
+        };
+    };
     completions: {
         parameters: {
             query?: {
@@ -5062,6 +5337,108 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    times: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimesView"];
+                };
+            };
+        };
+    };
+    saveHours: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimesView"];
+                };
+            };
+        };
+    };
+    removeHours: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimesView"];
+                };
+            };
+        };
+    };
+    effectsOfHours: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoursText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Effect"][];
+                };
             };
         };
     };
@@ -6072,6 +6449,28 @@ export interface operations {
             };
         };
     };
+    ruleTimes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RuleTime"][];
+                };
+            };
+        };
+    };
     all: {
         parameters: {
             query?: never;
@@ -6463,6 +6862,31 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TemplateView"][];
+                };
+            };
+        };
+    };
+    timetable: {
+        parameters: {
+            query: {
+                from: string;
+                days: number;
+            };
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TimetableView"];
                 };
             };
         };

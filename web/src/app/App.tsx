@@ -6,6 +6,7 @@ import { AgreementPage } from '../features/destinations';
 import { CatchUps } from '../features/catchup';
 import { Desk } from '../features/desk';
 import { HandedOnPage } from '../features/handedon';
+import { Setup } from '../features/hours';
 import { Incoming } from '../features/incoming';
 import { CurrentMailbox, useChosen } from '../features/mailbox';
 import { Notices } from '../features/notices';
@@ -15,6 +16,7 @@ import { RuleList } from '../features/rules';
 import { SignIn, useSession } from '../features/session';
 import { Templates } from '../features/templates';
 import { Rehearse } from '../features/rehearsal';
+import { Timetable } from '../features/timetable';
 import { Trials } from '../features/trials';
 import { Workbench } from '../features/workbench';
 import { Empty, Loading, Trouble } from '../ui/States';
@@ -86,11 +88,13 @@ function Door() {
             <Route path="/rules" element={<RuleList />} />
             <Route path="/rules/:rule" element={<Workbench />} />
             <Route path="/templates" element={<Templates />} />
+            <Route path="/timetable" element={<Timetable />} />
             <Route path="/trials" element={<Trials />} />
             <Route path="/trials/rehearsal" element={<Rehearse />} />
             <Route path="/records/catch-ups" element={<CatchUps />} />
             <Route path="/records" element={<Records />} />
             <Route path="/address-book" element={<AddressBook />} />
+            <Route path="/setup" element={<Setup />} />
             {demo && <Route path="/outside" element={<Outside />} />}
             <Route path="*" element={<Navigate to="/desk" replace />} />
           </Route>

@@ -196,9 +196,11 @@ test('while a rule is open the strip says which, and the places are behind a but
     'Incoming',
     'Rules',
     'Templates',
+    'Timetable',
     'Trials',
     'Records',
     'Address book',
+    'Setup',
     'Outside',
   ]);
 });

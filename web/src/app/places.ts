@@ -9,11 +9,13 @@ export const PLACES: Place[][] = [
     { path: '/incoming', name: 'Incoming' },
     { path: '/rules', name: 'Rules' },
     { path: '/templates', name: 'Templates' },
+    { path: '/timetable', name: 'Timetable' },
   ],
   [
     { path: '/trials', name: 'Trials' },
     { path: '/records', name: 'Records' },
     { path: '/address-book', name: 'Address book' },
+    { path: '/setup', name: 'Setup' },
   ],
 ];
 

@@ -22,7 +22,7 @@ const TOLD_BY: Record<Signal['topic'], Name[]> = {
   ],
   NOTICES: ['notices'],
   TRIALS: ['trials', 'realTests'],
-  MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop', 'destinations', 'drifts'],
+  MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop', 'destinations', 'drifts', 'hours', 'timetable'],
   WORK: [],
 };
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { dayAndTime, shortDate } from './dates';
+import { dayAndTime, shortDate, inZone } from './dates';
 import { counted } from './numbers';
 
 const now = new Date('2026-03-29T12:00:00');
@@ -14,4 +14,8 @@ test('today is a time, another day a date, another year says so', () => {
 test('one is singular', () => {
   expect(counted(1, 'message')).toBe('1 message');
   expect(counted(4212, 'message')).toBe('4,212 messages');
+});
+
+test('an instant is shown as the clocks of a zone show it', () => {
+  expect(inZone('2026-12-02T23:00:00Z', 'Europe/Stockholm')).toBe('Thu 3 Dec, 00:00');
 });

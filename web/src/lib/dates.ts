@@ -45,3 +45,17 @@ export function dayAfter(day: string): string {
 export function weekday(day: string): string {
   return WEEKDAY.format(new Date(`${day}T12:00:00`));
 }
+
+/** "Wed 2 Dec, 09:00" on the clocks of a zone. */
+export function inZone(iso: string, zone: string): string {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).formatToParts(new Date(iso));
+  const part = (type: string) => parts.find((one) => one.type === type)?.value ?? '';
+  return `${part('weekday')} ${part('day')} ${part('month')}, ${part('hour')}:${part('minute')}`;
+}

@@ -94,6 +94,17 @@ export function useChangedHands() {
   });
 }
 
+const STALE_ONCE_SAVED = [
+  keys.history,
+  keys.kinds,
+  keys.loops,
+  keys.start,
+  keys.explained,
+  keys.trials,
+  keys.hours,
+  keys.timetable,
+];
+
 export function useSaveRuleBook() {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
@@ -102,7 +113,7 @@ export function useSaveRuleBook() {
       unwrap(api.PUT('/api/mailboxes/{mailbox}/rule-book', { params: { path: { mailbox } }, body: saving })),
     onSuccess: (saved) => {
       queries.setQueryData(keys.ruleBook(mailbox), saved);
-      for (const stale of [keys.history, keys.kinds, keys.loops, keys.start, keys.explained, keys.trials]) {
+      for (const stale of STALE_ONCE_SAVED) {
         void queries.invalidateQueries({ queryKey: stale(mailbox) });
       }
       void queries.invalidateQueries({ queryKey: keys.evidence(mailbox) });

@@ -22,6 +22,15 @@ test('a rule says from when, until when, or since when no more it acts', () => {
   expect(stateInWords(ruleIn(active, { on: false }), '2026-12-08')).toBe('paused');
 });
 
+test('a rule that rests says until when, and one that never acts again says that', () => {
+  const rule = ruleIn({ hours: 'inside opening hours' });
+  const time = { active: false, next: '2026-12-07T08:00:00Z', zone: 'Europe/Stockholm' };
+  expect(stateInWords(rule, '2026-12-05', time)).toBe('rests until Mon 7 Dec, 09:00');
+  expect(stateInWords(rule, '2026-12-05', { active: false, zone: 'Europe/Stockholm' })).toBe(
+    'over: never active again',
+  );
+});
+
 test('the day it is goes by the place of the mailbox', () => {
   const lateInLisbon = new Date('2026-12-01T23:30:00Z');
   expect(dayIn('Europe/Lisbon', lateInLisbon)).toBe('2026-12-01');

@@ -15,6 +15,7 @@ import { WhereMailGoes } from '../../loops';
 import { useToday } from '../../mailbox';
 import { useTrials } from '../../trials';
 import { RuleRow } from './RuleRow';
+import { useRuleTimes } from '../../hours';
 import { History } from './History';
 import { MovePreview } from './MovePreview';
 import { NotSaved } from './NotSaved';
@@ -75,6 +76,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const names = useTemplateNames();
   const destinations = useDestinations().data ?? [];
   const today = useToday();
+  const times = useRuleTimes();
   const trials = useTrials().data;
   const chosen = rules.find((rule) => rule.id === selected) ?? rules[0];
   const sought = filter.trim().toLowerCase();
@@ -172,6 +174,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
                       .map((one) => one.address)
                       .join(', ')}
                     today={today}
+                    time={times.get(rule.id)}
                     acts={moving.acts}
                   />
                 ))}

@@ -4,7 +4,7 @@ import { Glyph } from '../../../ui/glyphs';
 import { Toggle } from '../../../ui/Toggle';
 import type { RowActs } from '../acts';
 import { happenings, type Rule } from '../model';
-import { stateInWords } from '../state';
+import { stateInWords, type Time } from '../state';
 import { Squares, squaresOf, type RuleTrials } from '../../trials';
 
 interface Props {
@@ -20,6 +20,8 @@ interface Props {
   trials: RuleTrials | undefined;
   /** As 2026-11-26. */
   today: string;
+  /** Of a rule with a schedule. */
+  time: Time | undefined;
   acts: RowActs;
 }
 
@@ -99,7 +101,7 @@ export const RuleRow = memo(function RuleRow(props: Props) {
       </span>
       <span role="gridcell" className="flex items-center gap-2 text-sm text-ink2">
         <Toggle label={`“${rule.name}” is on`} on={rule.on} onChange={(on) => acts.toggle(rule, on)} />
-        <span className="max-columns:sr-only">{stateInWords(rule, props.today)}</span>
+        <span className="max-columns:sr-only">{stateInWords(rule, props.today, props.time)}</span>
       </span>
     </div>
   );

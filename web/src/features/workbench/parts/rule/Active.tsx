@@ -2,53 +2,153 @@ import { useState } from 'react';
 import { withMember } from '../../../../lib/members';
 import type { Rule } from '../../../rules';
 import { Choice } from '../../../../ui/Choice';
+import { Recurs } from './Recurs';
 
 type Schedule = NonNullable<Rule['active']>;
-type Hours = Schedule['hours'];
+type Period = NonNullable<Schedule['further']>[number];
 
 const ALWAYS: Schedule = { hours: 'always' };
 
 interface Props {
   active: Schedule | undefined;
   opening: string[];
+  /** Further hours by their names. */
+  named: string[];
+  /** Whether the mailbox has closed days. */
+  closes: boolean;
+  today: string;
   onChange: (active: Schedule | undefined) => void;
 }
 
-/** When a rule is active: by opening hours, and from day to day. */
-export function Active({ active, opening, onChange }: Props) {
+/** When a rule is active: by hours, from day to day, on days that recur, and on closed days. */
+export function Active({ active, opening, named, closes, today, onChange }: Props) {
   const now = active ?? ALWAYS;
   const [dated, setDated] = useState(now.first !== undefined || now.last !== undefined);
   const set = (changed: Schedule) => {
-    const plain = changed.hours === 'always' && !changed.first && !changed.last;
+    const plain = Object.entries(changed).every(
+      ([member, value]) => (member === 'hours' && value === 'always') || value === undefined,
+    );
     onChange(plain ? undefined : changed);
   };
   const setDay = (which: 'first' | 'last', day: string) => {
     set(withMember(now, which, day || undefined));
   };
+  const further = now.further ?? [];
+  const setFurther = (periods: Period[]) =>
+    set(withMember(now, 'further', periods.length === 0 ? undefined : periods));
   return (
     <span className="flex flex-wrap items-center gap-x-1.5 gap-y-1">
       Active
       <Choice
         label="active"
-        value={now.hours}
-        options={[
-          { value: 'always' as Hours, text: 'always' },
-          { value: 'inside opening hours' as Hours, text: 'inside opening hours' },
-          { value: 'outside opening hours' as Hours, text: 'outside opening hours' },
-        ]}
-        onChoose={(hours) => set({ ...now, hours })}
+        value={now.of === undefined ? now.hours : `${now.hours} ${now.of}`}
+        options={hoursToChoose(named, now)}
+        onChoose={(chosen) => set(withHours(now, chosen, named))}
       />
-      {now.hours !== 'always' && <span title={opening.join(', ')}>({openingInBrief(opening)})</span>}
+      {now.hours !== 'always' && now.of === undefined && (
+        <span title={opening.join(', ')}>({openingInBrief(opening)})</span>
+      )}
+      <Recurs
+        rule={now.recurs?.rule ?? ''}
+        onChange={(rule) =>
+          set(withMember(now, 'recurs', rule === '' ? undefined : { rule, from: now.recurs?.from ?? today }))
+        }
+      />
+      {(closes || now.closedDays !== undefined) && (
+        <Choice
+          label="closed days"
+          value={now.closedDays ?? 'as hours are'}
+          options={CLOSED}
+          onChoose={(chosen) =>
+            set(withMember(now, 'closedDays', chosen === 'as hours are' ? undefined : chosen))
+          }
+        />
+      )}
       {dated ? (
         <>
           <Day label="from" value={now.first} onChange={(day) => setDay('first', day)} />
           <Day label="until" value={now.last} onChange={(day) => setDay('last', day)} />
+          {further.map((period, i) => (
+            <Further
+              key={i}
+              period={period}
+              onChange={(changed) => setFurther(further.map((one, at) => (at === i ? changed : one)))}
+              onRemove={() => setFurther(further.filter((_, at) => at !== i))}
+            />
+          ))}
+          {(now.first !== undefined || now.last !== undefined) && (
+            <button
+              type="button"
+              className="text-moss hover:underline"
+              onClick={() => setFurther([...further, { first: today, last: today }])}
+            >
+              and again …
+            </button>
+          )}
         </>
       ) : (
         <button type="button" className="text-moss hover:underline" onClick={() => setDated(true)}>
           on certain days …
         </button>
       )}
+    </span>
+  );
+}
+
+const CLOSED: { value: NonNullable<Schedule['closedDays']>; text: string }[] = [
+  { value: 'as hours are', text: 'closed days as the hours have them' },
+  { value: 'also', text: 'also on closed days' },
+  { value: 'not', text: 'not on closed days' },
+  { value: 'only', text: 'on closed days only' },
+];
+
+const SIDES = ['inside opening hours', 'outside opening hours'] as const;
+
+function hoursToChoose(named: string[], now: Schedule) {
+  const known = now.of === undefined || named.includes(now.of) ? named : [...named, now.of];
+  return [
+    { value: 'always', text: 'always' },
+    ...SIDES.map((side) => ({ value: side as string, text: side as string })),
+    ...known.flatMap((name) =>
+      SIDES.map((side) => ({ value: `${side} ${name}`, text: `${side.split(' ')[0]} “${name}”` })),
+    ),
+  ];
+}
+
+function withHours(now: Schedule, chosen: string, named: string[]): Schedule {
+  const side = SIDES.find((one) => chosen.startsWith(one));
+  const name = named.find((one) => side !== undefined && chosen === `${side} ${one}`);
+  return withMember({ ...now, hours: side ?? 'always' }, 'of', name);
+}
+
+interface FurtherProps {
+  period: Period;
+  onChange: (period: Period) => void;
+  onRemove: () => void;
+}
+
+function Further({ period, onChange, onRemove }: FurtherProps) {
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      and
+      <Day
+        label="from"
+        value={period.first}
+        onChange={(day) => onChange(withMember(period, 'first', day || undefined))}
+      />
+      <Day
+        label="until"
+        value={period.last}
+        onChange={(day) => onChange(withMember(period, 'last', day || undefined))}
+      />
+      <button
+        type="button"
+        className="text-moss hover:underline"
+        aria-label="remove this period"
+        onClick={onRemove}
+      >
+        remove
+      </button>
     </span>
   );
 }

@@ -15,6 +15,8 @@ import { emptyGroup, emptyTest, item, Items, type Criterion, type Item } from '.
 import { aroundOf } from '../../around';
 import { withSteps, type Asked, type Draft, type Step } from '../../model';
 import type { Evidence } from '../../queries';
+import { useHours } from '../../../hours';
+import { useToday } from '../../../mailbox';
 import { Active } from './Active';
 import { AddAction } from './AddAction';
 import { AllOrAny } from './AllOrAny';
@@ -38,6 +40,8 @@ interface Props {
 
 export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, sample, onChange }: Props) {
   const days = useEvidenceDays();
+  const hours = useHours().data;
+  const today = useToday();
   const [open, setOpen] = useState('picks');
   const [deleting, setDeleting] = useState(false);
   const around = aroundOf(draft, mailbox, evidence, sample);
@@ -220,6 +224,9 @@ export function RulePanel({ draft, asked, evidence, faults, mailbox, rules, samp
         <Active
           active={draft.active}
           opening={mailbox.opening}
+          named={hours?.hours.map((one) => one.name) ?? []}
+          closes={(hours?.calendars.length ?? 0) > 0}
+          today={today}
           onChange={(active) => onChange(withMember(draft, 'active', active))}
         />
         <span>

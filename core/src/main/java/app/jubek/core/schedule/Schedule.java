@@ -9,6 +9,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.zone.ZoneOffsetTransition;
 import java.time.zone.ZoneRules;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -151,6 +152,24 @@ public record Schedule(
                 .flatMap(day -> edges(day, own).sorted())
                 .filter(at -> at.isAfter(after) && isActiveIn(at, own) != active)
                 .findFirst();
+    }
+
+    /**
+     * When it is active within a time, in order; of very many spans the first.
+     *
+     * @param most spans at most
+     */
+    public List<ActiveSpan> spans(Instant from, Instant until, Opening opening, int most) {
+        List<ActiveSpan> spans = new ArrayList<>();
+        Instant at = from;
+        while (at.isBefore(until) && spans.size() < most) {
+            Instant next = nextChange(at, opening).filter(until::isAfter).orElse(until);
+            if (isActive(at, opening)) {
+                spans.add(new ActiveSpan(at, next));
+            }
+            at = next;
+        }
+        return spans;
     }
 
     /** It rests on days that are none of its days; a zone may have left out the day before this one. */

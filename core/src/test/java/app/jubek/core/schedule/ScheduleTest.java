@@ -67,6 +67,16 @@ class ScheduleTest {
                 .hasMessageContaining("swap them");
     }
 
+    @Test
+    void theSpansOfATimeBeginAndEndWithIt() {
+        Instant from = Instant.parse("2026-12-01T10:00:00Z");
+        Instant until = Instant.parse("2026-12-06T00:00:00Z");
+        assertThat(new Schedule(Hours.INSIDE, Period.OPEN).spans(from, until, HOURS, 10))
+                .containsExactly(
+                        new ActiveSpan(from, Instant.parse("2026-12-01T16:00:00Z")),
+                        new ActiveSpan(Instant.parse("2026-12-05T21:00:00Z"), until));
+    }
+
     /** Against the plainest way to find it: looking at every minute. */
     @Test
     void theNextChangeIsExactToTheMinuteAroundEveryChangeOfTheClocks() {

@@ -6,6 +6,9 @@ import app.jubek.core.template.TemplateId;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.vcard.Cards;
 import app.jubek.server.addressbook.AddressBooks;
+import app.jubek.server.hours.ClosedDays;
+import app.jubek.server.hours.NamedHours;
+import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.SimulatedWorld;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.template.Documents;
@@ -30,12 +33,22 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class OstrelGardens implements SimulatedWorld {
     private static final String BY = "Ostrel Gardens";
+    private static final List<String> TICKET_DESK = List.of(
+            "tuesday 10:00-18:00",
+            "wednesday 10:00-18:00",
+            "thursday 10:00-20:00",
+            "friday 10:00-18:00",
+            "saturday 10:00-18:00",
+            "sunday 10:00-16:00");
 
     private final DemoProperties demo;
     private final RuleBooks books;
     private final AddressBooks people;
     private final Templates templates;
     private final Documents documents;
+    private final ClosedDays closedDays;
+    private final NamedHours hours;
+    private final Mailboxes mailboxes;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -45,6 +58,9 @@ class OstrelGardens implements SimulatedWorld {
             AddressBooks people,
             Templates templates,
             Documents documents,
+            ClosedDays closedDays,
+            NamedHours hours,
+            Mailboxes mailboxes,
             JsonMapper json,
             Clock clock) {
         this.demo = demo;
@@ -52,6 +68,9 @@ class OstrelGardens implements SimulatedWorld {
         this.people = people;
         this.templates = templates;
         this.documents = documents;
+        this.closedDays = closedDays;
+        this.hours = hours;
+        this.mailboxes = mailboxes;
         this.json = json;
         this.clock = clock;
     }
@@ -70,6 +89,10 @@ class OstrelGardens implements SimulatedWorld {
                 .map(cards -> Cards.read(cards, () -> UUID.randomUUID().toString()))
                 .ifPresent(cards -> people.take(mailbox, cards));
         demo.answers().ifPresent(file -> answers(mailbox, file));
+        demo.calendar().ifPresent(file -> {
+            closedDays.take(mailbox, "Garden closed days", Optional.empty(), Optional.of(read(file)), BY);
+            hours.save(mailbox, "Ticket desk", mailboxes.find(mailbox).zone(), TICKET_DESK, BY);
+        });
         books.save(mailbox, 0, RuleBookJson.read(read(demo.ruleBook())), BY);
     }
 

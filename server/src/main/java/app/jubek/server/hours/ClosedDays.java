@@ -70,12 +70,21 @@ public class ClosedDays {
             List<ClosedDaysFile.ClosedDay> next,
             int leftOut) {}
 
+    /** The calendars with their days from today on. */
     @Transactional(readOnly = true)
     public List<Calendar> of(UUID mailbox) {
-        LocalDate today =
-                LocalDate.ofInstant(clock.instant(), mailboxes.find(mailbox).zone());
+        return of(
+                mailbox,
+                LocalDate.ofInstant(clock.instant(), mailboxes.find(mailbox).zone()));
+    }
+
+    /**
+     * @param from the first day that is looked at
+     */
+    @Transactional(readOnly = true)
+    public List<Calendar> of(UUID mailbox, LocalDate from) {
         return calendars.findByMailboxIdOrderByName(mailbox).stream()
-                .map(one -> calendar(one, today))
+                .map(one -> calendar(one, from))
                 .toList();
     }
 

@@ -25,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Hours that rules share by their name, and when rules are active. */
 @Service
-class NamedHours implements BeforeSaving {
+public class NamedHours implements BeforeSaving {
     private static final int MOST = 50;
     private static final int MOST_SPANS = 70;
     private static final int LONGEST_NAME = 100;
@@ -135,8 +135,17 @@ class NamedHours implements BeforeSaving {
         }
     }
 
+    /**
+     * @param spans as {@link Opening#of} reads them
+     * @throws Refused naming what is wrong
+     */
     @Transactional
-    public void save(UUID mailbox, String name, Opening hours, String who) {
+    public void save(UUID mailbox, String name, ZoneId zone, List<String> spans, String who) {
+        save(mailbox, name, read(zone.getId(), spans), who);
+    }
+
+    @Transactional
+    void save(UUID mailbox, String name, Opening hours, String who) {
         String called = name.strip();
         if (called.isEmpty() || called.length() > LONGEST_NAME) {
             throw Refused.invalid("Give the hours a name of 1 to 100 characters.", List.of());
@@ -155,7 +164,7 @@ class NamedHours implements BeforeSaving {
      * @throws Refused while rules use them
      */
     @Transactional
-    public void remove(UUID mailbox, String name, String who) {
+    void remove(UUID mailbox, String name, String who) {
         mailboxes.lock(mailbox);
         Opening opening = mailboxes.find(mailbox).opening();
         List<String> users = usedBy(mailbox, name);

@@ -12,6 +12,8 @@ class PageRoutes {
         "/sign-in",
         "/desk",
         "/templates",
+        "/timetable",
+        "/setup",
         "/incoming/**",
         "/rules/**",
         "/records/**",

@@ -1,0 +1,141 @@
+package app.jubek.server.hours;
+
+import app.jubek.core.rule.Rule;
+import app.jubek.core.schedule.ActiveSpan;
+import app.jubek.core.schedule.Opening;
+import app.jubek.core.schedule.Period;
+import app.jubek.core.schedule.Schedule;
+import app.jubek.core.wording.Statement;
+import app.jubek.formats.calendar.ClosedDaysFile;
+import app.jubek.server.account.Allowed;
+import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.platform.Refused;
+import app.jubek.server.rulebook.RuleBooks;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** When rules are active, hours open and days closed, over some weeks. */
+@RestController
+class TimetableController {
+    private static final int MOST_DAYS = 400;
+    private static final int MOST_SPANS = 1_500;
+    private static final Schedule OPEN = new Schedule(Schedule.Hours.INSIDE, Period.OPEN);
+
+    private final Mailboxes mailboxes;
+    private final RuleBooks books;
+    private final ClosedDays closed;
+    private final Clock clock;
+
+    TimetableController(Mailboxes mailboxes, RuleBooks books, ClosedDays closed, Clock clock) {
+        this.mailboxes = mailboxes;
+        this.books = books;
+        this.closed = closed;
+        this.clock = clock;
+    }
+
+    /**
+     * @param next when it becomes active or rests; empty when it never does within ten years
+     */
+    record RuleRow(
+            String rule,
+            String name,
+            boolean on,
+            Statement told,
+            boolean active,
+            Optional<Instant> next,
+            List<ActiveSpan> spans) {}
+
+    /**
+     * @param name empty for the opening hours of the mailbox
+     */
+    record HoursRow(String name, String zone, boolean open, Optional<Instant> next, List<ActiveSpan> spans) {}
+
+    record ClosedRow(String name, List<ClosedDaysFile.ClosedDay> days, Optional<ClosedDaysFile.ClosedDay> next) {}
+
+    record TimetableView(
+            String zone,
+            Instant now,
+            Instant from,
+            Instant until,
+            List<RuleRow> rules,
+            List<HoursRow> hours,
+            List<ClosedRow> closed) {}
+
+    @GetMapping("/api/mailboxes/{mailbox}/timetable")
+    TimetableView timetable(@Allowed UUID mailbox, @RequestParam LocalDate from, @RequestParam int days) {
+        if (days < 1 || days > MOST_DAYS) {
+            throw Refused.invalid("A timetable shows 1 to " + MOST_DAYS + " days.", List.of());
+        }
+        Opening opening = mailboxes.find(mailbox).opening();
+        Stretch stretch = new Stretch(
+                opening,
+                from.atStartOfDay(opening.zone()).toInstant(),
+                from.plusDays(days).atStartOfDay(opening.zone()).toInstant());
+        LocalDate today = LocalDate.ofInstant(clock.instant(), opening.zone());
+        return new TimetableView(
+                opening.zone().getId(),
+                clock.instant(),
+                stretch.from(),
+                stretch.until(),
+                books.current(mailbox).book().all().stream()
+                        .filter(rule -> !rule.equals(rule.always()))
+                        .map(rule -> row(rule, stretch))
+                        .toList(),
+                Stream.concat(
+                                Stream.of(row("", opening, stretch)),
+                                opening.others().keySet().stream()
+                                        .sorted()
+                                        .map(name ->
+                                                row(name, opening.named(name).orElseThrow(), stretch)))
+                        .toList(),
+                closed.of(mailbox, from.isBefore(today) ? from : today).stream()
+                        .map(calendar -> row(calendar, from, from.plusDays(days), today))
+                        .toList());
+    }
+
+    private record Stretch(Opening opening, Instant from, Instant until) {
+        List<ActiveSpan> of(Schedule schedule, Opening hours) {
+            return schedule.spans(from, until, hours, MOST_SPANS);
+        }
+    }
+
+    private RuleRow row(Rule rule, Stretch stretch) {
+        Schedule schedule = rule.schedule();
+        return new RuleRow(
+                rule.id().value(),
+                rule.name(),
+                rule.on(),
+                schedule.statement(),
+                schedule.isActive(clock.instant(), stretch.opening()),
+                schedule.nextChange(clock.instant(), stretch.opening()),
+                stretch.of(schedule, stretch.opening()));
+    }
+
+    private HoursRow row(String name, Opening hours, Stretch stretch) {
+        return new HoursRow(
+                name,
+                hours.zone().getId(),
+                OPEN.isActive(clock.instant(), hours),
+                OPEN.nextChange(clock.instant(), hours),
+                stretch.of(OPEN, hours));
+    }
+
+    private static ClosedRow row(ClosedDays.Calendar calendar, LocalDate from, LocalDate until, LocalDate today) {
+        return new ClosedRow(
+                calendar.name(),
+                calendar.next().stream()
+                        .filter(one -> !one.day().isBefore(from) && one.day().isBefore(until))
+                        .toList(),
+                calendar.next().stream()
+                        .filter(one -> !one.day().isBefore(today))
+                        .findFirst());
+    }
+}

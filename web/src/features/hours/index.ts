@@ -1,0 +1,2 @@
+export { Setup } from './parts/Setup';
+export { useHours, useRuleTimes } from './queries';

@@ -1,0 +1,1 @@
+export { Timetable } from './parts/Timetable';

@@ -1,0 +1,257 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { problemText } from '../../../api/problem';
+import type { Schemas } from '../../../api/client';
+import { dayOfYear, inZone, weekday } from '../../../lib/dates';
+import { Button } from '../../../ui/Button';
+import { Empty, Loading, Trouble } from '../../../ui/States';
+import { useToday } from '../../mailbox';
+import { NotSaved, useRuleBook, useSaving, type Rule } from '../../rules';
+import {
+  columns,
+  monday,
+  movable,
+  plusDays,
+  VIEWS,
+  withDays,
+  type Days as Period,
+  type View,
+} from '../model';
+import { useTimetable } from '../queries';
+import { PeriodBar } from './PeriodBar';
+import { Bars, Days, Row } from './Row';
+
+/** When rules are active, hours open and days closed. */
+export function Timetable() {
+  const today = useToday();
+  const [view, setView] = useState<View>('six weeks');
+  const [by, setBy] = useState(0);
+  const days = VIEWS[view];
+  const step = view === 'year' ? 364 : days;
+  const from = plusDays(monday(today), by * step);
+  const table = useTimetable(from, days);
+  const book = useRuleBook();
+  if (table.isPending || book.isPending) {
+    return <Loading what="Loading the timetable" />;
+  }
+  if (table.isError || book.isError) {
+    const failed = table.isError ? table : book;
+    return (
+      <div className="p-4">
+        <Trouble text={problemText(failed.error)} onRetry={() => void failed.refetch()} />
+      </div>
+    );
+  }
+  return (
+    <section data-region aria-label="Timetable" className="min-h-0 overflow-auto px-4 py-3.5">
+      <div className="mb-2.5 flex flex-wrap items-center gap-2">
+        <h1 className="grow text-lg font-bold">Timetable</h1>
+        {(Object.keys(VIEWS) as View[]).map((one) => (
+          <Button
+            key={one}
+            small
+            look={one === view ? 'go' : 'plain'}
+            aria-pressed={one === view}
+            onClick={() => {
+              setView(one);
+              setBy(0);
+            }}
+          >
+            {one.charAt(0).toUpperCase() + one.slice(1)}
+          </Button>
+        ))}
+        <Button small look="quiet" aria-label="earlier" onClick={() => setBy(by - 1)}>
+          ‹
+        </Button>
+        <Button small onClick={() => setBy(0)}>
+          Today
+        </Button>
+        <Button small look="quiet" aria-label="later" onClick={() => setBy(by + 1)}>
+          ›
+        </Button>
+      </div>
+      <Table
+        table={table.data}
+        book={book.data}
+        days={columns(from, view)}
+        today={today}
+        isStale={table.isPlaceholderData}
+      />
+    </section>
+  );
+}
+
+interface TableProps {
+  table: Schemas['TimetableView'];
+  book: { version: number; document: { rules: Rule[] } & Schemas['RuleBook'] };
+  days: ReturnType<typeof columns>;
+  today: string;
+  isStale: boolean;
+}
+
+function Table({ table, book, days, today, isStale }: TableProps) {
+  const [changed, setChanged] = useState<{ rule: string; days: Period }>();
+  const saving = useSaving(book);
+  const now = share(table.now, table);
+  const closed = new Set(table.closed.flatMap((calendar) => calendar.days.map(({ day }) => day)));
+  const rules = new Map(book.document.rules.map((rule) => [rule.id, rule]));
+  const behind = <Days days={days} closed={closed} now={now} />;
+  const from = days[0]?.day ?? today;
+  const save = (row: Schemas['RuleRow'], period: Period) => {
+    saving.save(
+      withDays(book.document.rules, row.rule, period),
+      `“${row.name}” is active from ${dayOfYear(period.first, today)} to ${dayOfYear(period.last, today)}.`,
+    );
+    setChanged(undefined);
+  };
+  return (
+    <>
+      <NotSaved saving={saving} />
+      <p aria-live="polite" className="sr-only">
+        {changed && `from ${changed.days.first} to ${changed.days.last}, not saved yet`}
+      </p>
+      <div
+        role="table"
+        aria-label="Timetable"
+        aria-busy={isStale}
+        className="rounded border border-line bg-sheet"
+      >
+        <Head days={days} zone={table.zone} />
+        {table.rules.length === 0 && (
+          <Empty>
+            No rule goes by hours or days. Open a rule and choose when it is active, at the end of its left
+            side.
+          </Empty>
+        )}
+        {table.rules.map((row) => {
+          const own = changed?.rule === row.rule ? changed.days : undefined;
+          const period = own ?? movable(rules.get(row.rule));
+          return (
+            <Row
+              key={row.rule}
+              name={
+                <Link className="hover:underline" to={`/rules/${row.rule}`}>
+                  {row.name}
+                </Link>
+              }
+              told={row.on ? row.told.words : `paused · ${row.told.words}`}
+              next={
+                own ? (
+                  <span className="flex flex-wrap items-center gap-1.5 text-ink">
+                    {dayOfYear(own.first, today)} to {dayOfYear(own.last, today)}
+                    <Button small look="go" onClick={() => save(row, own)}>
+                      Save
+                    </Button>
+                    <Button small look="quiet" onClick={() => setChanged(undefined)}>
+                      Discard
+                    </Button>
+                  </span>
+                ) : (
+                  nextInWords(row, table.zone)
+                )
+              }
+            >
+              {behind}
+              {period ? (
+                <PeriodBar
+                  name={row.name}
+                  days={period}
+                  from={from}
+                  shown={days.length}
+                  changed={own !== undefined}
+                  onChange={(moved) => setChanged({ rule: row.rule, days: moved })}
+                />
+              ) : (
+                <Bars
+                  spans={row.spans}
+                  from={table.from}
+                  until={table.until}
+                  look={row.on ? 'rule' : 'paused'}
+                />
+              )}
+            </Row>
+          );
+        })}
+        {table.hours.map((row) => (
+          <Row
+            key={row.name}
+            name={row.name === '' ? 'Opening hours' : row.name}
+            told={row.zone === table.zone ? 'hours' : `hours in ${row.zone}`}
+            next={
+              row.next === undefined
+                ? 'never open'
+                : `${row.open ? 'open' : 'closed'} until ${inZone(row.next, table.zone)}`
+            }
+          >
+            {behind}
+            <Bars spans={row.spans} from={table.from} until={table.until} look="hours" />
+          </Row>
+        ))}
+        {table.closed.map((row) => (
+          <Row
+            key={row.name}
+            name={row.name}
+            told="closed days"
+            next={
+              row.next ? `${weekday(row.next.day)} ${dayOfYear(row.next.day, today)} ${row.next.name}` : ''
+            }
+          >
+            {behind}
+          </Row>
+        ))}
+      </div>
+      {table.closed.length === 0 && (
+        <p className="mt-2 text-sm text-ink2">
+          No closed days are known.{' '}
+          <Link className="font-semibold text-moss hover:underline" to="/setup">
+            Import a calendar
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function Head({ days, zone }: { days: ReturnType<typeof columns>; zone: string }) {
+  return (
+    <div
+      role="row"
+      className="grid grid-cols-1 text-sm text-ink2 columns:grid-cols-[230px_minmax(0,1fr)_230px]"
+    >
+      <span role="columnheader" className="px-3 py-2">
+        All times in {zone.split('/').at(-1)?.replace('_', ' ')}
+      </span>
+      <span role="columnheader" aria-label="days" className="relative hidden overflow-hidden columns:block">
+        {days.map(
+          ({ day, head }, i) =>
+            head && (
+              <span
+                key={day}
+                className="absolute inset-y-2 pl-1 whitespace-nowrap"
+                style={{ left: `${(i / days.length) * 100}%` }}
+              >
+                {head}
+              </span>
+            ),
+        )}
+      </span>
+      <span role="columnheader" className="hidden border-line px-3 py-2 columns:block columns:border-l">
+        next change
+      </span>
+    </div>
+  );
+}
+
+function share(iso: string, { from, until }: { from: string; until: string }): number {
+  return ((Date.parse(iso) - Date.parse(from)) / (Date.parse(until) - Date.parse(from))) * 100;
+}
+
+function nextInWords({ on, active, next }: Schemas['RuleRow'], zone: string): string {
+  if (!on) {
+    return 'paused';
+  }
+  if (next === undefined) {
+    return active ? 'active from now on' : 'over: it never becomes active again';
+  }
+  return active ? `active until ${inZone(next, zone)}` : `rests until ${inZone(next, zone)}`;
+}
