@@ -2623,7 +2623,7 @@ export interface components {
             remedy?: components["schemas"]["Statement"];
             rule: string;
             /** @enum {string} */
-            sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+            sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_ACTIVE" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         FlowView: {
             from: string;

@@ -19,6 +19,8 @@ const OF_PLACES: [string, string][] = [
   ['/rules/', 'Work on a rule'],
   ['/records/catch-ups', 'Put old mail in order, and take things back'],
   ['/rules', 'Put rules in order'],
+  ['/timetable', 'Let rules rest'],
+  ['/setup', 'Let rules rest'],
   ['/incoming', 'Make your first rule in five minutes'],
   ['/trials', 'Try rules before and after every change'],
   ['/templates', 'Answer with a template'],

@@ -19,6 +19,7 @@ const NAMES: Record<Finding['sort'], string> = {
   PART_OF_LONGER_WORDS: 'part of longer words',
   NEGATED: 'may mean the opposite',
   COVERED_VALUES: 'values that add nothing',
+  NEVER_ACTIVE: 'never active again',
   NEVER_MATCHED: 'never matched',
 };
 

@@ -47,6 +47,9 @@ beforeEach(() => {
     if (request.url.endsWith('/destinations')) {
       return answer(destinations);
     }
+    if (request.url.endsWith('/rule-times')) {
+      return answer([]);
+    }
     if (request.url.includes('/trials')) {
       return answer({ ranAt: '2026-03-20T10:00:00Z', kept: 0, differing: 0, rules: [], others: [] });
     }

@@ -7,6 +7,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -59,8 +62,6 @@ class PicturesRun extends Journey {
         visit("/rules/photo-permits");
         button("Try a sample message …").click();
         page.getByText("The reply").waitFor();
-        settled();
-        picture("sample-message");
         agreement();
         handedOn();
         waiting();
@@ -68,6 +69,7 @@ class PicturesRun extends Journey {
         composed();
         catchUp();
         addressBook();
+        timetable();
         whereMailGoes();
     }
 
@@ -184,6 +186,30 @@ class PicturesRun extends Journey {
         visit("/rules?view=where-mail-goes");
         page.getByText("What it sends comes back").waitFor();
         picture("where-mail-goes");
+    }
+
+    private void timetable() {
+        LocalDate monday = LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+        visit("/rules/new");
+        type("add a value to words", "winter closure");
+        newStep("file it in a folder");
+        page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Winter");
+        page.getByLabel("Name of the rule").fill("Winter closure");
+        button("on certain days …").click();
+        page.getByLabel("from", new Page.GetByLabelOptions().setExact(true)).fill(monday.toString());
+        page.getByLabel("until", new Page.GetByLabelOptions().setExact(true))
+                .fill(monday.plusDays(16).toString());
+        switchOn();
+        visit("/rules/new");
+        type("add a value to words", "night alarm");
+        newStep("file it in a folder");
+        page.getByLabel("Folder", new Page.GetByLabelOptions().setExact(true)).fill("Alarms at night");
+        page.getByLabel("Name of the rule").fill("Alarms while the desk is closed");
+        choose("active", "outside “Ticket desk”");
+        switchOn();
+        visit("/timetable");
+        page.getByText("Alarms while the desk is closed").waitFor();
+        picture("timetable");
     }
 
     private void addressBook() {

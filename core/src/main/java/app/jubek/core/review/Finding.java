@@ -18,6 +18,7 @@ public record Finding(Sort sort, RuleId rule, Statement cause, Optional<Integer>
         LOOP_WITHOUT_END,
         BACK_TO_OWN_MAILBOX,
         CAN_NEVER_MATCH,
+        NEVER_ACTIVE,
         NEVER_REACHED,
         SAME_AS_ANOTHER,
         TWO_REPLIES,

@@ -4,6 +4,10 @@ import app.jubek.core.wording.Code;
 
 /** The cause of a finding. */
 enum FindingText implements Code {
+    /** Its schedule. */
+    NEVER_ACTIVE_AGAIN,
+    /** The name of the hours. */
+    UNKNOWN_HOURS,
     /** So many past messages. */
     NONE_PICKED,
     /** So many messages, the rule that stops the newest. */

@@ -7,6 +7,7 @@ import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -24,6 +25,7 @@ public final class Review {
     /**
      * All findings, the worst first.
      *
+     * @param now from when on a rule may be active
      * @param unanswered what rules did within the last time
      * @param tried whether what they send comes back
      */
@@ -32,6 +34,7 @@ public final class Review {
             Corpus.View past,
             OwnSide own,
             Opening opening,
+            Instant now,
             List<Unanswered> unanswered,
             List<Loops.Tried> tried) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
@@ -41,6 +44,7 @@ public final class Review {
                 .collect(Collectors.toSet());
         return Stream.of(
                         fromCriteria,
+                        new FromTime(book, opening, now).findings(),
                         new FromRecords(book, unanswered).findings(),
                         new FromEvidence(book, past, opening).findings(settled),
                         new FromWords(book, past).findings(),

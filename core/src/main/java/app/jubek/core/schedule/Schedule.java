@@ -86,9 +86,13 @@ public record Schedule(
         return new Schedule(hours, of, onClosedDays, List.of(), Optional.empty());
     }
 
-    /** Whether it can't become active at or after an instant any more. */
+    /** Whether it can't become active at or after an instant any more, as far as ten years ahead and its periods tell. */
     public boolean isOver(Instant at, Opening opening) {
-        return !isActive(at, opening) && nextChange(at, opening).isEmpty();
+        LocalDate day = LocalDate.ofInstant(at, opening.zone());
+        boolean begins =
+                periods.stream().anyMatch(period -> period.first().stream().anyMatch(day::isBefore));
+        boolean known = own(opening).isPresent();
+        return !isActive(at, opening) && nextChange(at, opening).isEmpty() && !(begins && known);
     }
 
     /** Where the hours that it names are unknown, it rests. */

@@ -40,6 +40,8 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class ReviewTest {
+    private static final Instant NOW = Instant.parse("2026-04-01T10:00:00Z");
+
     private static final List<String> WORDS =
             List.of("guided visit", "class booking", "price list", "lost glasses", "photo permit", "term dates");
     private final Random random = new Random(20_261_126);
@@ -102,7 +104,7 @@ class ReviewTest {
         Unanswered often = new Unanswered(new RuleId("fault"), 4, 20);
         MailboxHere visits = Mails.here(Mails.VISITS, AddressBook.empty(), book);
         List<Loops.Tried> tried = new Loops(List.of(visits)).of(visits, Loops.Examples.none());
-        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), List.of(often), tried);
+        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), NOW, List.of(often), tried);
     }
 
     private Set<Sort> sorts(List<Rule> rules) {
@@ -118,6 +120,11 @@ class ReviewTest {
                 List.of(files(
                         "fault",
                         new Group(Group.Quantifier.ALL, List.of(from("school0.example"), from("school1.example")))));
+            case NEVER_ACTIVE ->
+                List.of(rule("fault", words(word), Ending.CONTINUE, redirect("noor"))
+                        .active(new Schedule(
+                                Schedule.Hours.ALWAYS,
+                                new Period(Optional.empty(), Optional.of(LocalDate.of(2026, 3, 1))))));
             case NEVER_REACHED ->
                 List.of(
                         files("all", from("example")),

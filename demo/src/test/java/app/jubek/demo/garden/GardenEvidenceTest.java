@@ -79,7 +79,14 @@ class GardenEvidenceTest {
     @Test
     void theReviewFindsNothingAmissWithTheDemosRules() throws IOException {
         RuleBook book = RuleBookJson.read(Files.readString(Path.of("ostrel-gardens/rule-book.json")));
-        assertThat(Review.of(book, GardenPast.evidence(), OWN, Opening.usual(ZoneOffset.UTC), List.of(), List.of()))
+        assertThat(Review.of(
+                        book,
+                        GardenPast.evidence(),
+                        OWN,
+                        Opening.usual(ZoneOffset.UTC),
+                        GardenPast.END,
+                        List.of(),
+                        List.of()))
                 .isEmpty();
     }
 

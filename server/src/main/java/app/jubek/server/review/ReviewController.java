@@ -80,6 +80,7 @@ class ReviewController {
                 window.past(),
                 window.mailbox().own(),
                 window.mailbox().opening(),
+                window.now(),
                 figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)),
                 exchanges.ofToday(window.mailbox().id()))
                 .stream();
