@@ -16,7 +16,7 @@ export function stateInWords(rule: Rule, today: string, time?: Time): string {
   if (!rule.on) {
     return 'paused';
   }
-  const { hours = 'always', first, last, further } = rule.active ?? {};
+  const { hours = 'always', of, first, last, further } = rule.active ?? {};
   if (last && last < today && !further) {
     return `over since ${dayOfYear(dayAfter(last), today)}`;
   }
@@ -26,7 +26,7 @@ export function stateInWords(rule: Rule, today: string, time?: Time): string {
   if (time && !time.active) {
     return time.next ? `rests until ${inZone(time.next, time.zone)}` : 'over: never active again';
   }
-  const said = [hours === 'always' ? 'on' : `on ${hours.split(' ')[0]} hours`];
+  const said = [hours === 'always' ? 'on' : `on ${hours.split(' ')[0]} ${of ? `“${of}”` : 'hours'}`];
   if (last) {
     said.push(`until ${dayOfYear(last, today)}`);
   }

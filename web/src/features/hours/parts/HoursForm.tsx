@@ -91,7 +91,10 @@ export function HoursForm({ hours, onSaved }: Props) {
           list="zones"
           className="h-8 w-64 rounded border border-line2 bg-sheet px-2"
           value={zone}
-          onChange={(e) => setZone(e.target.value)}
+          onChange={(e) => {
+            setZone(e.target.value);
+            effects.reset();
+          }}
         />
         <datalist id="zones">
           {ZONES.map((one) => (

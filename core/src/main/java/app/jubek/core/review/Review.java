@@ -18,7 +18,8 @@ import java.util.stream.Stream;
 /** Looks a rule book over. Only rules that are on are looked at. */
 public final class Review {
     /** Findings that make "matches nothing" redundant. */
-    private static final Set<Sort> SETTLES = EnumSet.of(Sort.CAN_NEVER_MATCH, Sort.NEVER_REACHED, Sort.SAME_AS_ANOTHER);
+    private static final Set<Sort> SETTLES =
+            EnumSet.of(Sort.CAN_NEVER_MATCH, Sort.NEVER_ACTIVE, Sort.NEVER_REACHED, Sort.SAME_AS_ANOTHER);
 
     private Review() {}
 
@@ -38,13 +39,14 @@ public final class Review {
             List<Unanswered> unanswered,
             List<Loops.Tried> tried) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
-        Set<RuleId> settled = fromCriteria.stream()
+        List<Finding> fromTime = new FromTime(book, opening, now).findings();
+        Set<RuleId> settled = Stream.concat(fromCriteria.stream(), fromTime.stream())
                 .filter(finding -> SETTLES.contains(finding.sort()))
                 .map(Finding::rule)
                 .collect(Collectors.toSet());
         return Stream.of(
                         fromCriteria,
-                        new FromTime(book, opening, now).findings(),
+                        fromTime,
                         new FromRecords(book, unanswered).findings(),
                         new FromEvidence(book, past, opening).findings(settled),
                         new FromWords(book, past).findings(),
