@@ -68,7 +68,7 @@ final class Decide implements Callable<Integer> {
     @Override
     public Integer call() {
         Optional<Instant> fixed = at.map(this::instant);
-        RuleFile file = RuleFile.read(rules);
+        RuleFile file = office.rules(rules);
         PrintWriter err = spec.commandLine().getErr();
         file.notCarried().forEach(note -> err.println("not carried: " + note));
         CompiledBook book = CompiledBook.of(file.book());

@@ -7,18 +7,27 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.view.MessageContext;
+import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import picocli.CommandLine;
 import picocli.CommandLine.Option;
 
 /** Whose mailbox it is, and where. */
 final class Office {
     private static final int KEY = 32;
+    private static final LocalDate FIRST_CLOSED = LocalDate.of(2000, 1, 1);
+    private static final LocalDate LAST_CLOSED = LocalDate.of(2050, 1, 1);
 
     @Option(
             names = "--zone",
@@ -33,6 +42,19 @@ final class Office {
             paramLabel = "ADDRESS",
             description = "an address of the mailbox; may be given several times")
     private List<String> me = new ArrayList<>();
+
+    @Option(
+            names = "--hours",
+            paramLabel = "NAME=SPANS",
+            description = "hours with a name that rules go by, like \"Ticket desk=tuesday 10:00-18:00,sunday"
+                    + " 10:00-16:00\"; may be given several times")
+    private List<String> hours = new ArrayList<>();
+
+    @Option(
+            names = "--closed-days",
+            paramLabel = "FILE",
+            description = "an iCalendar file whose whole days are closed; may be given several times")
+    private List<Path> closedDays = new ArrayList<>();
 
     @CommandLine.Spec(CommandLine.Spec.Target.MIXEE)
     private CommandLine.Model.CommandSpec spec;
@@ -51,7 +73,47 @@ final class Office {
                 own.identity().address(),
                 "INBOX",
                 false);
-        return DecisionContext.tryingOut(context, Opening.usual(in), new HopMark(new byte[KEY]));
+        return DecisionContext.tryingOut(
+                context, Opening.usual(in).with(closed(), named(in)), new HopMark(new byte[KEY]));
+    }
+
+    /** Rules, all of whose hours are known: else they would rest without a word. */
+    RuleFile rules(Path file) {
+        RuleFile read = RuleFile.read(file);
+        Set<String> known = named(ZoneOffset.UTC).keySet();
+        read.book().all().stream()
+                .flatMap(rule -> rule.schedule().of().stream())
+                .filter(name -> !known.contains(name))
+                .findFirst()
+                .ifPresent(name -> {
+                    throw wrong("the rules go by the hours \"" + name + "\": give them with --hours \"" + name
+                            + "=monday 9:00-17:00\"");
+                });
+        return read;
+    }
+
+    private Map<String, Opening> named(ZoneId in) {
+        Map<String, Opening> all = new HashMap<>();
+        for (String written : hours) {
+            int at = written.indexOf('=');
+            if (at < 1) {
+                throw wrong("--hours wants NAME=SPANS, not \"" + written + "\"");
+            }
+            try {
+                all.put(
+                        written.substring(0, at),
+                        Opening.of(in, List.of(written.substring(at + 1).split(","))));
+            } catch (IllegalArgumentException noSpan) {
+                throw wrong("--hours: " + noSpan.getMessage());
+            }
+        }
+        return all;
+    }
+
+    private Set<LocalDate> closed() {
+        return closedDays.stream()
+                .flatMap(file -> RuleFile.closedDays(file, FIRST_CLOSED, LAST_CLOSED).stream())
+                .collect(Collectors.toSet());
     }
 
     private ZoneId zoneId(String written) {

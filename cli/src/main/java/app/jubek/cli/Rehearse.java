@@ -73,7 +73,7 @@ final class Rehearse implements Callable<Integer> {
     }
 
     private Side side(Path path, DecisionContext at) {
-        RuleFile file = RuleFile.read(path);
+        RuleFile file = office.rules(path);
         file.notCarried().forEach(note -> spec.commandLine().getErr().println("not carried: " + note));
         return new Side(file.book(), at);
     }

@@ -1,6 +1,7 @@
 package app.jubek.cli;
 
 import app.jubek.core.rule.RuleBook;
+import app.jubek.formats.calendar.ClosedDaysFile;
 import app.jubek.formats.rulebook.Fault;
 import app.jubek.formats.rulebook.FormatException;
 import app.jubek.formats.rulebook.RuleBookJson;
@@ -13,6 +14,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 
@@ -56,6 +58,17 @@ record RuleFile(RuleBook book, List<NotCarried> notCarried) {
         java.util.regex.Matcher at =
                 java.util.regex.Pattern.compile("line (\\d+), column (\\d+)").matcher(fault.toString());
         return at.find() ? at.group(1) + ":" + at.group(2) : "";
+    }
+
+    /** The whole days of an iCalendar file. */
+    static List<LocalDate> closedDays(Path file, LocalDate from, LocalDate until) {
+        try {
+            return ClosedDaysFile.read(text(file), from, until).days().stream()
+                    .map(ClosedDaysFile.ClosedDay::day)
+                    .toList();
+        } catch (FormatException wrong) {
+            throw new BadFile(file, "", String.valueOf(wrong.getMessage()));
+        }
     }
 
     private static String text(Path file) {

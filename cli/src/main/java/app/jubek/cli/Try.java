@@ -51,7 +51,7 @@ final class Try implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        RuleFile file = RuleFile.read(rules);
+        RuleFile file = office.rules(rules);
         file.notCarried().forEach(note -> spec.commandLine().getErr().println("not carried: " + note));
         List<Trial> read = files().stream().map(this::trial).toList();
         if (read.isEmpty()) {

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -106,6 +107,40 @@ class JubekTest {
         assertThat(out.lines().toList().get(0)).contains("\"inbox\":true");
         decide(rules, folder);
         assertThat(out.lines()).hasSize(2);
+    }
+
+    @Test
+    void rulesGoByHoursAndClosedDaysThatAreGivenAndAreRefusedWithoutThem() throws IOException {
+        Path rules = file("hours.json", """
+                {"format":"jubek-rule-book","formatVersion":2,"rules":[{"id":"r","version":1,"name":"r",
+                "picksOut":{"everything":true},"does":[{"do":"trash"}],"ending":"stop here","on":true,
+                "active":{"hours":"inside opening hours","of":"Ticket desk"}}]}""");
+        Path mail = file("a.eml", MAIL);
+        Path closed = file("closed.ics", """
+                BEGIN:VCALENDAR
+                VERSION:2.0
+                BEGIN:VEVENT
+                UID:1
+                DTSTART;VALUE=DATE:20260505
+                END:VEVENT
+                END:VCALENDAR
+                """);
+        String[] monday = {"--zone", "UTC", "--at", "2026-05-04T08:30:00Z"};
+        String[] tuesday = {"--zone", "UTC", "--at", "2026-05-05T08:30:00Z"};
+        assertThat(decide(rules, mail, monday)).isEqualTo(2);
+        assertThat(err).contains("the hours \"Ticket desk\": give them with --hours");
+        String hours = "Ticket desk=monday 8:00-9:00,tuesday 8:00-9:00";
+        decide(
+                rules,
+                mail,
+                Stream.concat(Stream.of(monday), Stream.of("--hours", hours)).toArray(String[]::new));
+        assertThat(out).contains("\"inbox\":false");
+        decide(
+                rules,
+                mail,
+                Stream.concat(Stream.of(tuesday), Stream.of("--hours", hours, "--closed-days", closed.toString()))
+                        .toArray(String[]::new));
+        assertThat(out).contains("\"inbox\":true");
     }
 
     @Test

@@ -9,9 +9,12 @@ import biweekly.io.text.ICalReader;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The events of a calendar that take whole days. Events with a time of day, and cancelled ones, are left out; the file is
@@ -21,8 +24,9 @@ public final class ClosedDaysFile {
     /** A calendar of all holidays of a country for thirty years is far smaller. */
     public static final int LARGEST = 1 << 20;
 
-    private static final int MOST_EVENTS = 5_000;
+    private static final int MOST_EVENTS = 2_000;
     private static final int MOST_DAYS = 20_000;
+    private static final String NAMED = "UID:";
     private static final Set<String> SAYS_WHEN =
             Set.of("DTSTART", "DTEND", "DURATION", "RRULE", "RDATE", "EXDATE", "RECURRENCE-ID");
 
@@ -53,17 +57,25 @@ public final class ClosedDaysFile {
         }
         List<VEvent> events = events(text);
         List<DayEvent> whole = new ArrayList<>();
+        Map<String, String> lines = linesOfEvents(text);
         int leftOut = 0;
         for (VEvent event : events) {
-            Optional<DayEvent> one = DayEvent.of(event, line(text, event));
+            String uid = event.getUid() == null ? "" : event.getUid().getValue();
+            Optional<DayEvent> one = DayEvent.of(event, lines.getOrDefault(uid, ""));
             if (one.isEmpty() || one.get().isCancelled()) {
                 leftOut++;
             }
             one.ifPresent(whole::add);
         }
+        Map<String, Set<LocalDate>> moved = whole.stream()
+                .filter(event -> event.instead().isPresent())
+                .collect(Collectors.groupingBy(
+                        DayEvent::uid,
+                        Collectors.mapping(event -> event.instead().orElseThrow(), Collectors.toSet())));
         List<ClosedDay> days = new ArrayList<>();
         for (DayEvent event : whole) {
-            event.days(whole, from, until).forEach(day -> days.add(new ClosedDay(day, event.name())));
+            event.days(moved.getOrDefault(event.uid(), Set.of()), from, until)
+                    .forEach(day -> days.add(new ClosedDay(day, event.name())));
             if (days.size() > MOST_DAYS) {
                 throw refused("", "the file closes more than " + MOST_DAYS + " days: take some calendars out of it");
             }
@@ -109,16 +121,17 @@ public final class ClosedDaysFile {
         return warning.getPropertyName() != null && SAYS_WHEN.contains(warning.getPropertyName());
     }
 
-    /** Where an event is named, for what is wrong with it as a whole. */
-    private static String line(String text, VEvent event) {
-        String uid = event.getUid() == null ? "" : event.getUid().getValue();
-        List<String> lines = text.lines().toList();
-        for (int i = 0; i < lines.size(); i++) {
-            if (!uid.isEmpty() && lines.get(i).equals("UID:" + uid)) {
-                return "line " + (i + 1);
+    /** Where each event is named, for what is wrong with it as a whole. */
+    private static Map<String, String> linesOfEvents(String text) {
+        Map<String, String> lines = new HashMap<>();
+        int number = 0;
+        for (String line : (Iterable<String>) text.lines()::iterator) {
+            number++;
+            if (line.startsWith(NAMED)) {
+                lines.putIfAbsent(line.substring(NAMED.length()), "line " + number);
             }
         }
-        return "";
+        return lines;
     }
 
     static FormatException refused(String where, String what) {

@@ -13,7 +13,6 @@ import com.google.re2j.Pattern;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.Optional;
@@ -121,17 +120,16 @@ record DayEvent(
         }
     }
 
-    /** Its days within a time, but those on which another event stands instead. */
-    Set<LocalDate> days(Collection<DayEvent> all, LocalDate from, LocalDate until) {
+    /**
+     * Its days within a time.
+     *
+     * @param moved days on which another event of the same name stands instead
+     */
+    Set<LocalDate> days(Set<LocalDate> moved, LocalDate from, LocalDate until) {
         if (isCancelled) {
             return Set.of();
         }
-        Set<LocalDate> replaced = instead.isPresent()
-                ? Set.of()
-                : all.stream()
-                        .filter(other -> other.uid.equals(uid))
-                        .flatMap(other -> other.instead.stream())
-                        .collect(Collectors.toSet());
+        Set<LocalDate> replaced = instead.isPresent() ? Set.of() : moved;
         Set<LocalDate> begins = new HashSet<>(added);
         begins.add(first);
         recurrence.ifPresent(days ->

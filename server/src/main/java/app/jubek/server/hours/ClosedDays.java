@@ -28,7 +28,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class ClosedDays {
     private static final Logger LOG = LoggerFactory.getLogger(ClosedDays.class);
-    private static final int YEARS_BACK = 1;
+    /** Kept trials are judged at their own instant. */
+    private static final int YEARS_BACK = 10;
     private static final int YEARS_AHEAD = 11;
     private static final int MOST = 20;
     private static final int LONGEST_NAME = 100;
@@ -126,7 +127,7 @@ public class ClosedDays {
                 .days()
                 .isEmpty()) {
             throw Refused.invalid(
-                    "The calendar closes no day from a year ago to " + YEARS_AHEAD
+                    "The calendar closes no day from " + YEARS_BACK + " years ago to " + YEARS_AHEAD
                             + " years ahead: only events that take whole days count.",
                     List.of());
         }
