@@ -26,6 +26,9 @@ test('a rule that starts or ends within two weeks is named, others and paused on
     'today: acts for the last time',
   ]);
   expect(words({ hours: 'always', last: '2026-12-24' })).toEqual([]);
+  expect(
+    words({ hours: 'always', last: '2026-11-01', further: [{ first: '2026-12-01', last: '2026-12-02' }] }),
+  ).toEqual(['in 5 days: begins to act']);
   expect(words({ hours: 'always', first: '2026-11-30' }, false)).toEqual([]);
   expect(words(undefined)).toEqual([]);
 });

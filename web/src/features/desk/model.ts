@@ -36,20 +36,24 @@ export function doneLines(done: Schemas['DoneCount'][]): { kind: Kind; words: st
     });
 }
 
-/** Rules whose period begins or ends within two weeks, and what will happen. */
+/** Rules of which a period begins or ends within two weeks, and what will happen first. */
 export function soon(rules: Rule[], today: string): { rule: Rule; when: string; words: string }[] {
   return rules.flatMap((rule) => {
-    const { first, last } = rule.active ?? {};
-    const begins = first ? daysTo(first, today) : -1;
-    const ends = last ? daysTo(last, today) : -1;
-    if (rule.on && begins > 0 && begins <= SOON_DAYS) {
-      return [{ rule, when: inDays(begins), words: 'begins to act' }];
-    }
-    if (rule.on && ends >= 0 && ends <= SOON_DAYS) {
-      return [{ rule, when: inDays(ends), words: 'acts for the last time' }];
-    }
-    return [];
+    const { first, last, further = [] } = rule.active ?? {};
+    const [next] = [{ first, last }, ...further]
+      .flatMap((period) => changes(period, today))
+      .sort((a, b) => a.days - b.days);
+    return rule.on && next ? [{ rule, when: inDays(next.days), words: next.words }] : [];
   });
+}
+
+function changes(period: { first?: string | undefined; last?: string | undefined }, today: string) {
+  const begins = period.first ? daysTo(period.first, today) : -1;
+  const ends = period.last ? daysTo(period.last, today) : -1;
+  return [
+    ...(begins > 0 && begins <= SOON_DAYS ? [{ days: begins, words: 'begins to act' }] : []),
+    ...(ends >= 0 && ends <= SOON_DAYS ? [{ days: ends, words: 'acts for the last time' }] : []),
+  ];
 }
 
 function inDays(days: number): string {

@@ -147,7 +147,17 @@ function Table({ table, book, days, today, isStale }: TableProps) {
                     </Button>
                   </span>
                 ) : (
-                  nextInWords(row, table.zone)
+                  <>
+                    {nextInWords(row, table.zone)}
+                    {row.on && !row.active && row.next === undefined && (
+                      <Link
+                        className="block font-semibold text-moss hover:underline"
+                        to={`/rules/${row.rule}`}
+                      >
+                        Give it new days
+                      </Link>
+                    )}
+                  </>
                 )
               }
             >

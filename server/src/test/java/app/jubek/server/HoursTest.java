@@ -111,6 +111,23 @@ class HoursTest extends ServerTest {
     }
 
     @Test
+    void aRuleOfHoursThatNobodyKnowsIsNotSavedWhileItIsOn() {
+        String unknown = active("lost", "gatehouse", "{'hours':'inside opening hours','of':'Nowhere'}");
+        String book = "{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[" + unknown + "]}";
+        String saving = "{\"baseVersion\":" + books.current(mailbox).version() + ",\"document\":" + book + "}";
+        assertThat(browser.send("PUT", path("/rule-book"), saving, "application/json")
+                        .body())
+                .contains("“Nowhere”, which this mailbox does not have");
+        assertThat(browser.send(
+                                "PUT",
+                                path("/rule-book"),
+                                saving.replace("\"on\":true", "\"on\":false"),
+                                "application/json")
+                        .statusCode())
+                .isEqualTo(200);
+    }
+
+    @Test
     void whatIsNoSpanOrZoneIsRefused() {
         assertThat(saveHours("\"someday 9-5\"")).isEqualTo(422);
         assertThat(browser.send(

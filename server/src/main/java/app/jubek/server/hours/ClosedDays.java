@@ -30,6 +30,7 @@ public class ClosedDays {
     private static final Logger LOG = LoggerFactory.getLogger(ClosedDays.class);
     /** Kept trials are judged at their own instant. */
     private static final int YEARS_BACK = 10;
+
     private static final int YEARS_AHEAD = 11;
     private static final int MOST = 20;
     private static final int LONGEST_NAME = 100;
