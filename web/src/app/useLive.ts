@@ -58,21 +58,33 @@ export class Renewal {
   }
 }
 
+/**
+ * Asks anew for what is shown. What is being asked for the first time is not asked for anew by the library, so it is asked
+ * for once more when that has come: it may say how things were before the change.
+ */
+export function askAgain(queries: QueryClient, queryKey: unknown[]): void {
+  const first = queries
+    .getQueryCache()
+    .findAll({ queryKey, type: 'active' })
+    .filter((query) => query.state.data === undefined && query.state.fetchStatus === 'fetching');
+  void queries.invalidateQueries({ queryKey });
+  first.forEach((query) => {
+    const again = () => queries.invalidateQueries({ queryKey: query.queryKey, exact: true });
+    void query.promise?.then(again, again);
+  });
+}
+
 /** While somebody is signed in, what is shown follows what happens. */
 export function useLive(queries: QueryClient, signedIn: boolean): void {
   useEffect(() => {
     if (!signedIn) {
       return;
     }
-    const renewal = new Renewal((name, mailbox) =>
-      queries.invalidateQueries({ queryKey: keys[name](mailbox) }),
-    );
+    const renewal = new Renewal((name, mailbox) => askAgain(queries, keys[name](mailbox)));
     const live = new Live({
       changed: (signal) => renewal.of(signal),
       behind: () =>
-        (Object.values(TOLD_BY).flat() as Name[]).forEach((name) =>
-          queries.invalidateQueries({ queryKey: keys[name]() }),
-        ),
+        (Object.values(TOLD_BY).flat() as Name[]).forEach((name) => askAgain(queries, keys[name]())),
       ended: () => queries.invalidateQueries({ queryKey: keys.session() }),
     });
     asking.live = live;
