@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  * When a rule is active; all that is named has to hold. Days and hours are those of the zone of its hours.
  *
  * @param of the name of the hours; empty for the opening hours of the mailbox
- * @param periods it is active in each of them; none for any time
+ * @param periods it is active in any of them; none for any time
  * @param recurrence the days on which it is active; empty for every day
  */
 public record Schedule(

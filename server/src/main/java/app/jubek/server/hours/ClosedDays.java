@@ -182,7 +182,9 @@ public class ClosedDays {
         }
     }
 
+    /** Under the lock, as hours with a name are kept with the closed days. */
     private void keep(UUID id) {
+        mailboxes.lock(id);
         Mailbox mailbox = mailboxes.find(id);
         LocalDate today = LocalDate.ofInstant(clock.instant(), mailbox.zone());
         Set<LocalDate> closed = calendars.findByMailboxIdOrderByName(id).stream()

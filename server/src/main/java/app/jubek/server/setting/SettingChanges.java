@@ -9,7 +9,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Notes what people change of a mailbox, in the transaction that changes it. */
+/** Notes what people change of a mailbox. */
 @Service
 @Transactional
 public class SettingChanges {
