@@ -5,6 +5,7 @@ function key(name: string) {
 
 /** The one place that names them: a key with fewer parts stands for all that begin so. */
 export const keys = {
+  absences: key('absences'),
   account: key('account'),
   addressBook: key('address book'),
   agreement: key('agreement'),
@@ -51,6 +52,7 @@ export const keys = {
   sent: key('sent'),
   session: key('session'),
   setAside: key('set-aside'),
+  standIn: key('stand in'),
   start: key('start'),
   stop: key('stop'),
   suggestions: key('suggestions'),

@@ -116,6 +116,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailboxes/{mailbox}/absences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["absences"];
+        put?: never;
+        post: operations["planAbsence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/absences/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeAbsence"];
+        post?: never;
+        delete: operations["endAbsence"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/absences/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtAbsence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailboxes/{mailbox}/absences/{id}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["absenceSummary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailboxes/{mailbox}/address-book": {
         parameters: {
             query?: never;
@@ -1924,10 +1988,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stand-in/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standIn"];
+        put?: never;
+        post: operations["answerStandIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AbsenceForm: {
+            /** @enum {string} */
+            audience: "EVERYONE" | "KNOWN" | "INSIDE" | "GROUPS" | "NOBODY";
+            /** Format: date */
+            first: string;
+            groups: string[];
+            /** Format: date */
+            last: string;
+            takingOver?: components["schemas"]["TakingOverForm"];
+            templates: string[];
+        };
+        AbsenceSummaryView: {
+            absence: components["schemas"]["AbsenceView"];
+            lines: components["schemas"]["ReturnLine"][];
+            senders: components["schemas"]["Writer"][];
+        };
+        AbsenceView: {
+            findings: components["schemas"]["Statement"][];
+            form: components["schemas"]["AbsenceForm"];
+            id: string;
+            over: boolean;
+            plannedBy: string;
+            /** @enum {string} */
+            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+            told: components["schemas"]["Statement"];
+            under: boolean;
+        };
+        AbsencesView: {
+            absences: components["schemas"]["AbsenceView"][];
+            /** Format: date */
+            today: string;
+        };
         AccountView: {
             name: string;
             signIn: string;
@@ -2079,6 +2191,11 @@ export interface components {
             bytes: number;
             mediaType: string;
             name: string;
+        };
+        AwayAnswer: {
+            subject: string;
+            text: string;
+            to: string;
         };
         BothDecisions: {
             after: components["schemas"]["Statement"][];
@@ -2589,6 +2706,13 @@ export interface components {
             own: boolean;
             rule: string;
         };
+        FateCount: {
+            /** Format: int32 */
+            count: number;
+            /** @enum {string} */
+            fate: "ANSWERED" | "ANSWERED_BEFORE" | "LIST" | "AUTOMATIC" | "ANOTHER_ANSWER" | "NOT_ANSWERED" | "HANDED_OVER";
+            messages: components["schemas"]["Line"][];
+        };
         FateView: {
             does: components["schemas"]["Statement"][];
             key: string;
@@ -2664,10 +2788,10 @@ export interface components {
             /** @description Stands in front of the original subject; "Fwd: " unless said otherwise. */
             prefix?: string;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
-            release?: "at once" | "at opening" | "on approval" | "first on approval";
+            release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";
             /** @description Instead of the original subject. */
             subject?: string;
             to: string[];
@@ -2815,7 +2939,7 @@ export interface components {
             /** Format: int32 */
             messages: number;
             /** @enum {string} */
-            reason: "NO_RETURN_PATH" | "NULL_RETURN_PATH" | "NOT_ONE_SENDER" | "AUTOMATIC" | "LIST" | "MASS_MAIL" | "REPORT" | "CALENDAR" | "SPAM" | "SYSTEM_SENDER" | "NO_REPLY_SENDER" | "POSTMASTER" | "OWN_SENDER" | "NOT_WRITTEN_TO_US" | "CONVERSATION" | "HANDED_ON" | "ANSWERED_BEFORE" | "ANSWERS_A_DAY" | "TEMPLATE_GONE" | "TEMPLATE_EMPTY" | "DOCUMENT_GONE" | "DOCUMENTS_TOO_LARGE" | "DOCUMENTS_TO_A_STRANGER" | "NOBODY_TO_ANSWER" | "IDENTITY_NOT_OURS" | "HEADER_CUT" | "ADDRESS_UNUSABLE" | "ANOTHER_ADDRESS" | "GROUP_EMPTY" | "SUPERSEDED" | "FENCE" | "LOOP" | "TOO_MANY_HOPS" | "BACK_TO_SENDER" | "BACK_TO_MAILBOX" | "BOUNCED_FROM" | "FILED" | "KEPT" | "NOT_ANSWERED" | "RULE_SWITCHED_OFF" | "OUTSIDE" | "DESTINATION_DECLINED" | "APPROVAL" | "COMPOSED" | "STOPPED" | "HOURLY_LIMIT" | "RULE_LIMIT" | "DESTINATION_LIMIT" | "SENDER_LIMIT" | "OVER_LATE" | "RESTORED";
+            reason: "NO_RETURN_PATH" | "NULL_RETURN_PATH" | "NOT_ONE_SENDER" | "AUTOMATIC" | "LIST" | "MASS_MAIL" | "REPORT" | "CALENDAR" | "SPAM" | "SYSTEM_SENDER" | "NO_REPLY_SENDER" | "POSTMASTER" | "OWN_SENDER" | "NOT_WRITTEN_TO_US" | "CONVERSATION" | "HANDED_ON" | "ANSWERED_BEFORE" | "ANSWERS_A_DAY" | "TEMPLATE_GONE" | "TEMPLATE_EMPTY" | "DOCUMENT_GONE" | "DOCUMENTS_TOO_LARGE" | "DOCUMENTS_TO_A_STRANGER" | "NOBODY_TO_ANSWER" | "IDENTITY_NOT_OURS" | "HEADER_CUT" | "ADDRESS_UNUSABLE" | "ANOTHER_ADDRESS" | "GROUP_EMPTY" | "SUPERSEDED" | "FENCE" | "LOOP" | "TOO_MANY_HOPS" | "BACK_TO_SENDER" | "BACK_TO_MAILBOX" | "BOUNCED_FROM" | "FILED" | "KEPT" | "NOT_ANSWERED" | "RULE_SWITCHED_OFF" | "OUTSIDE" | "DESTINATION_DECLINED" | "APPROVAL" | "SUBSTITUTE_NOT_AGREED" | "ABSENCE_OVER" | "COMPOSED" | "STOPPED" | "HOURLY_LIMIT" | "RULE_LIMIT" | "DESTINATION_LIMIT" | "SENDER_LIMIT" | "OVER_LATE" | "RESTORED";
         };
         LimitsView: {
             /** Format: int32 */
@@ -2837,6 +2961,20 @@ export interface components {
             days: number;
             /** @enum {string} */
             do: "remind";
+        };
+        LookView: {
+            findings: components["schemas"]["Statement"][];
+            seen: components["schemas"]["LookedBack"];
+            /** @enum {string} */
+            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+        };
+        LookedBack: {
+            counts: components["schemas"]["FateCount"][];
+            /** Format: int32 */
+            days: number;
+            /** Format: int32 */
+            messages: number;
+            sample?: components["schemas"]["AwayAnswer"];
         };
         LoopFinding: {
             cause: components["schemas"]["Statement"];
@@ -3217,10 +3355,10 @@ export interface components {
             /** @description The message leaves the inbox once it is handed on. */
             leaves?: boolean;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
-            release?: "at once" | "at opening" | "on approval" | "first on approval";
+            release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";
             to: string[];
         };
         RehearsalBegun: {
@@ -3319,21 +3457,34 @@ export interface components {
             keepsUnanswered?: boolean;
             /** @description Rules with the same key share one count for a writer. */
             key?: string;
+            /** @description Ids of further templates: the one in the language of the message answered takes the place of the template. */
+            languages?: string[];
             oncePerDays?: number;
             /** @description The message answered stands below the answer. */
             quotes?: boolean;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
-            release?: "at once" | "at opening" | "on approval" | "first on approval";
+            release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";
             subject?: string;
+            /** @description The address that the field absence.substitute names to the sender. */
+            substitute?: string;
+            /** @description The name beside that address. */
+            substituteName?: string;
             /** @description The id of a template of the mailbox, instead of a subject and a text. */
             template?: string;
             /** @description Needed where no template is named. */
             text?: string;
             /** @description Each request is answered, up to so many a day for one writer; instead of oncePerDays. */
             timesADay?: number;
+        };
+        ReturnLine: {
+            /** Format: int32 */
+            count: number;
+            messages: components["schemas"]["MessageLine"][];
+            /** @enum {string} */
+            sort: "CAME_IN" | "ANSWERED" | "HANDED_OVER" | "DEALT_WITH" | "WAITING";
         };
         ReviewView: {
             findings: components["schemas"]["FindingView"][];
@@ -3565,6 +3716,19 @@ export interface components {
             /** Format: int32 */
             start: number;
         };
+        StandInAnswer: {
+            agrees: boolean;
+        };
+        StandInView: {
+            days: components["schemas"]["Statement"];
+            mail?: components["schemas"]["Statement"];
+            mailbox: string;
+            open: boolean;
+            /** @enum {string} */
+            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+            substitute: string;
+            who: string;
+        };
         StartView: {
             additions: components["schemas"]["AdditionView"][];
             also: components["schemas"]["TrueView"][];
@@ -3651,6 +3815,16 @@ export interface components {
             messages: number;
             name: string;
             rule: string;
+        };
+        TakingOverForm: {
+            address: string;
+            /** Format: int32 */
+            daysBefore: number;
+            name?: string;
+            redirected: boolean;
+            rules: string[];
+            /** @enum {string} */
+            share: "NOTHING" | "ALL" | "OF_RULES";
         };
         TellStep: {
             /** @enum {string} */
@@ -3969,6 +4143,12 @@ export interface components {
             subject: string;
             text: string;
         };
+        Writer: {
+            address: string;
+            /** Format: int32 */
+            messages: number;
+            shown: string;
+        };
         Written: {
             from: string;
             subject: string;
@@ -4178,6 +4358,154 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["MailboxView"];
+                };
+            };
+        };
+    };
+    absences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AbsencesView"];
+                };
+            };
+        };
+    };
+    planAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AbsenceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AbsenceView"];
+                };
+            };
+        };
+    };
+    changeAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AbsenceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AbsenceView"];
+                };
+            };
+        };
+    };
+    endAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AbsencesView"];
+                };
+            };
+        };
+    };
+    lookAtAbsence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AbsenceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LookView"];
+                };
+            };
+        };
+    };
+    absenceSummary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mailbox: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AbsenceSummaryView"];
                 };
             };
         };
@@ -7580,6 +7908,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    standIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StandInView"];
+                };
+            };
+        };
+    };
+    answerStandIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StandInView"];
                 };
             };
         };

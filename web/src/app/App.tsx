@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem, problemText } from '../api/problem';
+import { StandInPage } from '../features/absence';
 import { AddressBook } from '../features/addressbook';
 import { AgreementPage } from '../features/destinations';
 import { CatchUps } from '../features/catchup';
@@ -49,6 +50,7 @@ export function App() {
       <BrowserRouter>
         <Routes>
           <Route path="/agree/:token" element={<AgreementPage />} />
+          <Route path="/stand-in/:token" element={<StandInPage />} />
           <Route path="/handed-on/:token" element={<HandedOnPage />} />
           <Route path="*" element={<Door />} />
         </Routes>

@@ -192,6 +192,7 @@ function Acts({ rules, onStop, onGo, onDone }: ActsProps) {
   return (
     <Named heading="Do">
       <Jump onSelect={() => onGo('/rules/new')}>Start a rule</Jump>
+      <Jump onSelect={() => onGo('/timetable?away=new')}>Plan to be away</Jump>
       <Jump onSelect={() => onGo('/rules?view=where-mail-goes')}>See where mail goes</Jump>
       <Jump onSelect={() => onGo('/records?view=waiting')}>Look at what waits to leave</Jump>
       {WINDOWS.map((days) => (

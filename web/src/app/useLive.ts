@@ -22,7 +22,17 @@ const TOLD_BY: Record<Signal['topic'], Name[]> = {
   ],
   NOTICES: ['notices'],
   TRIALS: ['trials', 'realTests'],
-  MAILBOX: ['mailbox', 'pastMail', 'aliasTests', 'stop', 'destinations', 'drifts', 'hours', 'timetable'],
+  MAILBOX: [
+    'mailbox',
+    'pastMail',
+    'aliasTests',
+    'stop',
+    'destinations',
+    'drifts',
+    'hours',
+    'timetable',
+    'absences',
+  ],
   WORK: [],
 };
 

@@ -56,7 +56,7 @@ function changes(period: { first?: string | undefined; last?: string | undefined
   ];
 }
 
-function inDays(days: number): string {
+export function inDays(days: number): string {
   return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${counted(days, 'day')}`;
 }
 
@@ -89,6 +89,6 @@ export function byWhen(day: string, today: string): string {
         : `since ${dayOfYear(day, today)}`;
 }
 
-function daysTo(day: string, today: string): number {
+export function daysTo(day: string, today: string): number {
   return Math.round((Date.parse(day) - Date.parse(today)) / DAY);
 }

@@ -9,6 +9,7 @@ const RELEASES = {
   'at once': '',
   'at opening': 'in opening hours',
   'on approval': 'on approval',
+  'once agreed': 'once the substitute has agreed',
   'first on approval': `the first ${FIRST} on approval`,
 };
 
@@ -16,6 +17,7 @@ const REPLIES = {
   'at once': '',
   'at opening': 'They wait for opening hours.',
   'on approval': 'Each waits for approval.',
+  'once agreed': 'They wait until the substitute agrees.',
   'first on approval': `The first ${FIRST} wait for approval.`,
 };
 

@@ -44,7 +44,7 @@ export function useVersions(template: string, open: boolean) {
 /**
  * @param onStored at once, before the page knows the new version
  */
-export function useSaveTemplate(onStored: () => void) {
+export function useSaveTemplate(onStored: () => void = () => undefined) {
   const mailbox = useMailboxId();
   const queries = useQueryClient();
   return useMutation({

@@ -7,6 +7,7 @@ import { endingSoon, useDestinations } from '../../destinations';
 import { useNow, useToday } from '../../mailbox';
 import { useRuleBook } from '../../rules';
 import { useDocuments, useTemplates } from '../../templates';
+import { useAwaySoon } from './Away';
 import { byWhen, documentsDue, lookAgain, soon } from '../model';
 import { useDesk } from '../queries';
 
@@ -21,11 +22,17 @@ export function ComingUp() {
   const begun = [...(useDrafts().data?.keys() ?? [])];
   const ending = endingSoon(useDestinations().data ?? [], useNow());
   const caughtUp = (useCatchUps().data ?? []).filter(isOpen);
-  const lists = [ending, reminders, changes, templates, documents, begun, caughtUp];
+  const away = useAwaySoon();
+  const lists = [away, ending, reminders, changes, templates, documents, begun, caughtUp];
   const nothing = lists.every((list) => list.length === 0);
   return (
     <section aria-label="Coming up">
-      <h2 className="mb-1.5 font-bold">Coming up</h2>
+      <div className="mb-1.5 flex items-baseline gap-2">
+        <h2 className="grow font-bold">Coming up</h2>
+        <Link className="text-sm font-semibold text-moss hover:underline" to="/timetable?away=new">
+          I’ll be away …
+        </Link>
+      </div>
       {nothing && (
         <p className="text-ink2">
           Nothing is due. Reminders, rules that begin or end, templates to be checked and catch-ups are listed
@@ -41,6 +48,13 @@ export function ComingUp() {
             <span className="block text-sm text-ink2">
               reminder, from <bdi>{message.sender}</bdi>
             </span>
+          </Due>
+        ))}
+        {away.map(({ id, when, to, words }) => (
+          <Due key={id} when={when}>
+            <Link className="font-semibold hover:underline" to={to}>
+              {words}
+            </Link>
           </Due>
         ))}
         {changes.map(({ rule, when, words }) => (

@@ -18,6 +18,7 @@ import {
 import { useTrialCounts } from '../../trials';
 import { byRule } from '../model';
 import { useSetAside } from '../queries';
+import { Uncovered, useUncovered } from './Away';
 import { DestinationNeed } from './DestinationNeed';
 import { DifferingTrials } from './DifferingTrials';
 import { HeldTogether } from './HeldTogether';
@@ -55,8 +56,16 @@ export function NeedsYou() {
   const unseen = byRule(unanswered.data ?? []).map((of) => ({ ...NOT_ANSWERED, records: of }));
   const back = byRule(broughtBack.data ?? []).map((of) => ({ ...BACK, records: of }));
   const differing = useTrialCounts().data?.differing ?? 0;
+  const uncovered = useUncovered();
   const nothing =
-    all.length + setAside.length + unseen.length + back.length + waited.length + differing === 0;
+    all.length +
+      uncovered.length +
+      setAside.length +
+      unseen.length +
+      back.length +
+      waited.length +
+      differing ===
+    0;
   const failed = records.error ?? unanswered.error ?? broughtBack.error ?? act.error;
   const again = () => void Promise.all([records.refetch(), unanswered.refetch(), broughtBack.refetch()]);
   return (
@@ -105,6 +114,9 @@ export function NeedsYou() {
             </Link>
           </li>
         )}
+        {uncovered.map((one) => (
+          <Uncovered key={one.id} of={one} />
+        ))}
         <DifferingTrials />
         {waited.map((one) => (
           <DestinationNeed key={one.id} of={one} />

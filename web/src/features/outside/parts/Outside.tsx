@@ -182,7 +182,7 @@ function RawSheet({ at, onClose }: { at: LetterAt | undefined; onClose: () => vo
 }
 
 /** What Jubek serves without signing in. */
-const PAGES = ['/agree/', '/handed-on/'];
+const PAGES = ['/agree/', '/handed-on/', '/stand-in/'];
 
 /** Links to Jubek's own pages. */
 function ownLinks(text: string): string[] {

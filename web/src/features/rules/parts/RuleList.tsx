@@ -41,6 +41,26 @@ export function RuleList() {
   return <Rules book={book.data} />;
 }
 
+/** What stands below: absences, which act on every message, also where a rule stopped. */
+function Tail({ rules }: { rules: Rule[] }) {
+  return (
+    rules.length > 0 && (
+      <ul aria-label="After all rules" className="border-t-2 border-dashed border-line2">
+        {rules.map((rule) => (
+          <li key={rule.id} className="border-b border-line px-2.5 py-1.5">
+            <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
+              {rule.name}
+            </Link>
+            <span className="block text-sm text-ink2">
+              after all rules, also where one stopped; an answer only where no rule answered
+            </span>
+          </li>
+        ))}
+      </ul>
+    )
+  );
+}
+
 function Rules({ book }: { book: Schemas['RuleBookView'] }) {
   const { version, document } = book;
   const figures = useCourseFigures(version);
@@ -179,6 +199,7 @@ function Rules({ book }: { book: Schemas['RuleBookView'] }) {
                   />
                 ))}
               </div>
+              <Tail rules={document.tail ?? []} />
               {figures.data && (
                 <p className="mt-3 px-2.5 text-sm text-ink2">
                   Figures are for the {counted(figures.data.messages, 'message')} of the last 30 days. Space

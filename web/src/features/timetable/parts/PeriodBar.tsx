@@ -8,7 +8,10 @@ interface Props {
   from: string;
   shown: number;
   changed: boolean;
+  /** Inside the bar. */
+  text?: string;
   onChange: (days: Days) => void;
+  onOpen?: () => void;
 }
 
 /** Within so many pixels of its end, a bar is made longer or shorter instead of moved. */
@@ -17,8 +20,8 @@ const END = 10;
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageUp: -7, PageDown: 7 };
 
 /** The days of a rule as a bar that is moved by mouse, or by the arrow keys. */
-export function PeriodBar({ name, days, from, shown, changed, onChange }: Props) {
-  const grip = useRef<{ x: number; days: Days; width: number; lastAlone: boolean }>(undefined);
+export function PeriodBar({ name, days, from, shown, changed, text, onChange, onOpen }: Props) {
+  const grip = useRef<{ x: number; days: Days; width: number; lastAlone: boolean; by: number }>(undefined);
   const left = (daysBetween(from, days.first) / shown) * 100;
   const width = ((daysBetween(days.first, days.last) + 1) / shown) * 100;
   const onKeyDown = (e: KeyboardEvent) => {
@@ -32,25 +35,32 @@ export function PeriodBar({ name, days, from, shown, changed, onChange }: Props)
     const bar = e.currentTarget.getBoundingClientRect();
     const all = e.currentTarget.parentElement?.getBoundingClientRect().width ?? bar.width;
     e.currentTarget.setPointerCapture(e.pointerId);
-    grip.current = { x: e.clientX, days, width: all / shown, lastAlone: bar.right - e.clientX < END };
+    grip.current = { x: e.clientX, days, width: all / shown, lastAlone: bar.right - e.clientX < END, by: 0 };
   };
   const onPointerMove = (e: PointerEvent) => {
     const held = grip.current;
     if (held) {
-      onChange(movedBy(held.days, Math.round((e.clientX - held.x) / held.width), held.lastAlone));
+      const by = Math.round((e.clientX - held.x) / held.width);
+      if (by !== held.by) {
+        grip.current = { ...held, by };
+        onChange(movedBy(held.days, by, held.lastAlone));
+      }
     }
   };
   return (
     <button
       type="button"
       aria-label={`${name}, ${days.first} to ${days.last}. Arrow keys move it by a day, with Shift its last day.`}
-      className={`absolute top-2.5 z-10 h-6 cursor-grab touch-none rounded border-2 ${changed ? 'border-dashed border-moss bg-moss-soft' : 'border-moss bg-moss'}`}
+      className={`absolute top-2.5 z-10 h-6 cursor-grab touch-none truncate rounded border-2 px-1 text-left text-[12px] leading-4 ${changed ? 'border-dashed border-moss bg-moss-soft text-moss' : 'border-moss bg-moss text-on-moss'}`}
       // The place of a bar is what it shows.
       style={{ left: `${left}%`, width: `${width}%` }}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={() => (grip.current = undefined)}
-    />
+      onClick={onOpen}
+    >
+      {text}
+    </button>
   );
 }

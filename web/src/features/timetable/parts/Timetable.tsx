@@ -4,8 +4,9 @@ import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayOfYear, inZone, weekday } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
-import { Empty, Loading, Trouble } from '../../../ui/States';
+import { Loading, Trouble } from '../../../ui/States';
 import { useToday } from '../../mailbox';
+import { AbsencePanel, ReturnSummary, usePanel, type Panel } from '../../absence';
 import { NotSaved, useRuleBook, useSaving, type Rule } from '../../rules';
 import {
   columns,
@@ -18,6 +19,7 @@ import {
   type View,
 } from '../model';
 import { useTimetable } from '../queries';
+import { AwayRow } from './AwayRow';
 import { PeriodBar } from './PeriodBar';
 import { Bars, Days, Row } from './Row';
 
@@ -31,6 +33,7 @@ export function Timetable() {
   const from = plusDays(monday(today), by * step);
   const table = useTimetable(from, days);
   const book = useRuleBook();
+  const panel = usePanel();
   if (table.isPending || book.isPending) {
     return <Loading what="Loading the timetable" />;
   }
@@ -69,6 +72,9 @@ export function Timetable() {
         <Button small look="quiet" aria-label="later" onClick={() => setBy(by + 1)}>
           ›
         </Button>
+        <Button small look="go" onClick={() => panel.show(undefined)}>
+          I’ll be away …
+        </Button>
       </div>
       <Table
         table={table.data}
@@ -76,7 +82,18 @@ export function Timetable() {
         days={columns(from, view)}
         today={today}
         isStale={table.isPlaceholderData}
+        panel={panel}
       />
+      {panel.form && (
+        <AbsencePanel
+          key={panel.open?.id}
+          absence={panel.open}
+          form={panel.form}
+          onChange={panel.change}
+          onClose={panel.close}
+        />
+      )}
+      {panel.back !== undefined && <ReturnSummary id={panel.back} onClose={panel.close} />}
     </section>
   );
 }
@@ -87,9 +104,10 @@ interface TableProps {
   days: ReturnType<typeof columns>;
   today: string;
   isStale: boolean;
+  panel: Panel;
 }
 
-function Table({ table, book, days, today, isStale }: TableProps) {
+function Table({ table, book, days, today, isStale, panel }: TableProps) {
   const [changed, setChanged] = useState<{ rule: string; days: Period }>();
   const saving = useSaving(book);
   const now = share(table.now, table);
@@ -117,11 +135,12 @@ function Table({ table, book, days, today, isStale }: TableProps) {
         className="rounded border border-line bg-sheet"
       >
         <Head days={days} zone={table.zone} />
+        <AwayRow panel={panel} days={days.map(({ day }) => day)} behind={behind} />
         {table.rules.length === 0 && (
-          <Empty>
+          <p className="border-t border-line px-3 py-2 text-ink2">
             No rule goes by hours or days. Open a rule and choose when it is active, at the end of its left
             side.
-          </Empty>
+          </p>
         )}
         {table.rules.map((row) => {
           const own = changed?.rule === row.rule ? changed.days : undefined;

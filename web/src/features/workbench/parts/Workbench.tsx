@@ -3,6 +3,7 @@ import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from '
 import type { Schemas } from '../../../api/client';
 import { Problem, problemText } from '../../../api/problem';
 import { Loading, Trouble } from '../../../ui/States';
+import { absenceOfRule } from '../../absence';
 import { item, type Criterion } from '../../criteria';
 import { useDrafts, useDropDraft, useKeepDraft, type KeptDraft } from '../../drafts';
 import { useMailbox } from '../../mailbox';
@@ -33,6 +34,10 @@ export function Workbench() {
   const navigate = useNavigate();
   if (id === undefined || id === 'new') {
     return <Navigate to={`/rules/${fresh}`} state={{ fresh: true }} replace />;
+  }
+  const absence = absenceOfRule(id);
+  if (absence !== undefined) {
+    return <Navigate to={`/timetable?away=${absence}`} replace />;
   }
   if (book.isPending || mailbox.isPending || drafts.isPending) {
     return <Loading what="Loading the rule" />;

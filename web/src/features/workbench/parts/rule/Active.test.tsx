@@ -1,7 +1,13 @@
 import '@testing-library/jest-dom/vitest';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render as renderAlone, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { Active, openingInBrief } from './Active';
+
+function render(what: ReactNode) {
+  return renderAlone(what, { wrapper: MemoryRouter });
+}
 
 afterEach(cleanup);
 

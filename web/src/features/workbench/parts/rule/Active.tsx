@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { withMember } from '../../../../lib/members';
 import type { Rule } from '../../../rules';
 import { Choice } from '../../../../ui/Choice';
@@ -91,6 +92,9 @@ export function Active({ active, opening, named, closes, today, onChange }: Prop
           on certain days …
         </button>
       )}
+      <Link className="text-moss hover:underline" to="/timetable?away=new">
+        I’ll be away …
+      </Link>
     </span>
   );
 }

@@ -1,6 +1,8 @@
 import '@testing-library/jest-dom/vitest';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render as renderAlone, screen, within } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
 import { useState } from 'react';
 import { afterEach, expect, test } from 'vitest';
 import { ask, newDraft, type Draft } from '../../model';
@@ -8,6 +10,10 @@ import { item } from '../../../criteria';
 import type { Evidence } from '../../queries';
 import { said } from '../../../../test/said';
 import { RulePanel } from './RulePanel';
+
+function render(what: ReactNode) {
+  return renderAlone(what, { wrapper: MemoryRouter });
+}
 
 afterEach(cleanup);
 

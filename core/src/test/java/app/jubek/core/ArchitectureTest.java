@@ -49,6 +49,7 @@ class ArchitectureTest {
             "trial",
             "realtest",
             "rehearsal",
+            "absence",
             "catchup",
             "recurring",
             "suggest",

@@ -1,6 +1,7 @@
 package app.jubek.core.decide;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.criteria.MessagePart;
 import app.jubek.core.criteria.TextCriterion;
 import app.jubek.core.matching.Captures;
 import app.jubek.core.matching.MatchType;
@@ -11,7 +12,9 @@ import app.jubek.core.people.Person;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.plan.Refusal;
 import app.jubek.core.plan.Sending;
+import app.jubek.core.reading.WrittenIn;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.schedule.Period;
 import app.jubek.core.step.AnswersTo;
 import app.jubek.core.step.ForwardOptions;
 import app.jubek.core.step.ReplyOptions;
@@ -23,7 +26,9 @@ import app.jubek.core.template.Template;
 import app.jubek.core.template.TemplateId;
 import app.jubek.core.view.MessageContext;
 import app.jubek.core.view.MessageView;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -73,14 +78,15 @@ final class Writing {
         if (from.isEmpty()) {
             return Result.without(Reason.IDENTITY_NOT_OURS);
         }
-        Optional<Template> template = reply.template().flatMap(at.prepared()::template);
-        Optional<Reason> missing = reply.template().flatMap(this::missing);
+        Optional<TemplateId> chosen = inLanguage(reply);
+        Optional<Template> template = chosen.flatMap(at.prepared()::template);
+        Optional<Reason> missing = chosen.flatMap(this::missing);
         if (missing.isPresent()) {
             return Result.without(missing.get());
         }
         Optional<MailAddress> person = person(options.to(), to);
         Letter letter = template.or(() -> Template.own(reply.subject(), reply.text()))
-                .map(words -> filled(words, person))
+                .map(words -> filled(words, person, options.substitute()))
                 .orElse(Letter.plain(reply.subject(), reply.text()));
         if (letter.isEmpty()) {
             return Result.without(Reason.TEMPLATE_EMPTY);
@@ -90,6 +96,24 @@ final class Writing {
                 ? letter.above(message, at.context().received(), at.context().zone(), language)
                 : letter;
         return sized(new Sending(whole, to, from.get(), false));
+    }
+
+    /** One that is gone is missed only where no other is left. */
+    private Optional<TemplateId> inLanguage(Step.Reply reply) {
+        List<Template> there = reply.options().templates(reply.template()).stream()
+                .flatMap(id -> at.prepared().template(id).stream())
+                .toList();
+        if (there.size() < 2) {
+            return there.stream().map(Template::id).findFirst().or(reply::template);
+        }
+        String written =
+                message.subject() + "\n" + String.join("\n", view.written(MessagePart.of(MessagePart.Kind.ADDED_TEXT)));
+        Locale language =
+                WrittenIn.of(written, there.stream().map(Template::language).toList());
+        return there.stream()
+                .filter(template -> template.language().equals(language))
+                .map(Template::id)
+                .findFirst();
     }
 
     /** A forward to one address: its note. */
@@ -105,7 +129,7 @@ final class Writing {
         Letter note = options.template()
                 .flatMap(at.prepared()::template)
                 .or(() -> Template.own("", options.note()))
-                .map(words -> filled(words, message.sender()))
+                .map(words -> filled(words, message.sender(), Optional.empty()))
                 .orElse(Letter.plain("", options.note()));
         return Result.written(new Sending(note, to, from.get(), false));
     }
@@ -162,15 +186,30 @@ final class Writing {
         return sender.sameAs(to) || to.name().isBlank() && sender.domain().equals(to.domain());
     }
 
-    private Letter filled(Template template, Optional<MailAddress> person) {
+    private Letter filled(Template template, Optional<MailAddress> person, Optional<MailAddress> substitute) {
         Map<String, String> captured = template.captured().isEmpty() ? Map.of() : captured();
-        return template.fill(filling(person, captured), at.prepared());
+        return template.fill(filling(person, captured, substitute), at.prepared());
     }
 
-    private Filling filling(Optional<MailAddress> person, Map<String, String> captured) {
+    private Filling filling(
+            Optional<MailAddress> person, Map<String, String> captured, Optional<MailAddress> substitute) {
         MessageContext context = at.context();
         Optional<Person> contact = person.flatMap(context.people()::person);
-        return new Filling(message, person, at.own(), context.received(), context.zone(), contact, captured);
+        return new Filling(
+                message, person, at.own(), context.received(), context.zone(), contact, captured, away(substitute));
+    }
+
+    /** The days of the period in which the message came in. */
+    private Filling.Away away(Optional<MailAddress> substitute) {
+        LocalDate day =
+                LocalDate.ofInstant(at.context().received(), at.opening().zone());
+        Optional<Period> during = rule.schedule().periods().stream()
+                .filter(period -> period.contains(day))
+                .findFirst()
+                .or(() -> rule.schedule().periods().stream().findFirst());
+        Optional<LocalDate> last = during.flatMap(Period::last);
+        return new Filling.Away(
+                during.flatMap(Period::first), last, last.flatMap(at.opening()::opensAfter), substitute);
     }
 
     /** What the patterns of the rule take out of the message. */

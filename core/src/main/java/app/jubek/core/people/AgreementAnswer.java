@@ -31,6 +31,15 @@ public record AgreementAnswer(UUID request, MailAddress from, boolean agrees) {
         return BEFORE + request + "@" + mailbox.domain() + ">";
     }
 
+    /**
+     * The Message-ID of one of several letters that ask the same.
+     *
+     * @param which letters and digits that no other of them has
+     */
+    public static String messageId(UUID request, String which, MailAddress mailbox) {
+        return BEFORE + request + "-" + which + "@" + mailbox.domain() + ">";
+    }
+
     /** Empty of what is no answer to a request, or says neither yes nor no. */
     public static Optional<AgreementAnswer> of(ReadMessage message) {
         List<MailAddress> from = message.in(Role.FROM);

@@ -1,5 +1,6 @@
 package app.jubek.core.plan;
 
+import app.jubek.core.step.Release;
 import app.jubek.core.wording.Code;
 import java.util.EnumSet;
 import java.util.Set;
@@ -53,6 +54,10 @@ public enum Reason implements Code {
     DESTINATION_DECLINED,
     /** Its rule sends on approval. */
     APPROVAL,
+    /** The substitute has not agreed to take over. */
+    SUBSTITUTE_NOT_AGREED,
+    /** Of an answer that says so. */
+    ABSENCE_OVER,
     /** It is composed from the message. */
     COMPOSED,
     /** By a person, before its time came. */
@@ -67,6 +72,7 @@ public enum Reason implements Code {
 
     private static final Set<Reason> A_PERSON_MAY_OVERRULE = EnumSet.of(
             APPROVAL,
+            SUBSTITUTE_NOT_AGREED,
             COMPOSED,
             STOPPED,
             HOURLY_LIMIT,
@@ -90,6 +96,14 @@ public enum Reason implements Code {
 
     Reason(String source) {
         this.source = source;
+    }
+
+    /** Why a step with such a release waits, while it does. */
+    public static Reason awaitedBy(Release release) {
+        if (release instanceof Release.Composed) {
+            return COMPOSED;
+        }
+        return release == Release.Plain.ONCE_AGREED ? SUBSTITUTE_NOT_AGREED : APPROVAL;
     }
 
     /** What asks for it, such as "RFC 3834 §2", "common practice" or "preset"; empty where it is a matter of Jubek's own. */

@@ -22,7 +22,7 @@ final class FromTime {
     }
 
     List<Finding> findings() {
-        return book.all().stream()
+        return book.rules().stream()
                 .filter(Rule::on)
                 .filter(rule -> rule.schedule().isOver(now, opening))
                 .map(this::over)

@@ -20,6 +20,7 @@ public final class Clearance {
      *
      * @param agreements of addresses outside the own domains
      * @param ruleOn the rule is still there and switched on
+     * @param absenceOver the rule answered for an absence, and that is over
      * @param awaited why a person is waited for, who has not let it go yet
      * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
@@ -29,6 +30,7 @@ public final class Clearance {
             OwnSide own,
             Agreements agreements,
             boolean ruleOn,
+            boolean absenceOver,
             Optional<Reason> awaited,
             boolean approved,
             boolean beforeRestoring,
@@ -48,6 +50,9 @@ public final class Clearance {
     public static Verdict look(Outgoing outgoing, Now now) {
         if (!now.ruleOn()) {
             return new Verdict.Withhold(Reason.RULE_SWITCHED_OFF);
+        }
+        if (now.absenceOver() && outgoing instanceof Outgoing.Answer) {
+            return new Verdict.Withhold(Reason.ABSENCE_OVER);
         }
         boolean handedOn = outgoing instanceof Outgoing.HandedOn;
         Optional<Reason> against =

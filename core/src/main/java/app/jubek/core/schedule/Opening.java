@@ -75,6 +75,14 @@ public record Opening(ZoneId zone, List<Span> spans, Set<LocalDate> closed, Map<
         return new Opening(zone, spans, Set.of());
     }
 
+    /** The first day after one on which hours begin; empty when there is none within a year. */
+    public Optional<LocalDate> opensAfter(LocalDate day) {
+        return day.plusDays(1)
+                .datesUntil(day.plusDays(LOOKED_AHEAD))
+                .filter(each -> begunOn(each).findAny().isPresent())
+                .findFirst();
+    }
+
     /** The spans as {@link #of} reads them. */
     public List<String> written() {
         return spans.stream()

@@ -21,7 +21,7 @@ public record Period(Optional<LocalDate> first, Optional<LocalDate> last) {
         }
     }
 
-    boolean contains(LocalDate day) {
+    public boolean contains(LocalDate day) {
         return first.map(f -> !day.isBefore(f)).orElse(true)
                 && last.map(l -> !day.isAfter(l)).orElse(true);
     }
@@ -32,6 +32,20 @@ public record Period(Optional<LocalDate> first, Optional<LocalDate> last) {
             return Optional.of(between(first.get(), last.get()));
         }
         return first.map(SchedulePhrase.FROM_DAY::with).or(() -> last.map(SchedulePhrase.UNTIL_DAY::with));
+    }
+
+    /** The same of a period that has both. */
+    public Statement told() {
+        return between(first.orElseThrow(), last.orElseThrow());
+    }
+
+    /** Whether a day is in both. */
+    public boolean overlaps(Period other) {
+        return beginsBeforeEndOf(other) && other.beginsBeforeEndOf(this);
+    }
+
+    private boolean beginsBeforeEndOf(Period other) {
+        return first.isEmpty() || other.last.isEmpty() || !first.get().isAfter(other.last.get());
     }
 
     private static Statement between(LocalDate from, LocalDate to) {

@@ -55,6 +55,13 @@ public sealed interface Release {
                 return Optional.empty();
             }
         },
+        /** When the substitute of an absence has agreed to take over. */
+        ONCE_AGREED {
+            @Override
+            public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+                return Optional.empty();
+            }
+        },
         FIRST_ON_APPROVAL {
             @Override
             public Optional<Instant> due(Instant planned, Opening opening, int approved) {

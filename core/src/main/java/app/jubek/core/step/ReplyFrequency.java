@@ -13,6 +13,9 @@ public record ReplyFrequency(int times, Duration within) {
     /** RFC 5230 §4.1 suggests seven days. */
     public static final ReplyFrequency PRESET = once(Duration.ofDays(7));
 
+    /** For as long as its rule is there. */
+    public static final ReplyFrequency ONCE = once(Duration.ofDays(3660));
+
     private static final int MOST = 3;
 
     public ReplyFrequency {
@@ -38,6 +41,9 @@ public record ReplyFrequency(int times, Duration within) {
     }
 
     public Statement statement() {
+        if (equals(ONCE)) {
+            return StepPhrase.ONCE_ONLY.with();
+        }
         return times == 1 ? StepPhrase.ONCE_IN_DAYS.with(days()) : StepPhrase.TIMES_IN_DAYS.with(times, days());
     }
 }

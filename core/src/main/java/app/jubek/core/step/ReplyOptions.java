@@ -1,8 +1,10 @@
 package app.jubek.core.step;
 
 import app.jubek.core.address.MailAddress;
+import app.jubek.core.template.TemplateId;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How an answer is given.
@@ -18,6 +20,8 @@ import java.util.Optional;
  * @param keepsUnanswered whether the rule moves a message only once it is answered; what it does not answer stays where it
  *     is
  * @param release when it goes out
+ * @param languages further templates: the one in the language of the message answered takes the place of the step's own
+ * @param substitute who is named to the sender as the one to turn to meanwhile
  */
 public record ReplyOptions(
         ReplyFrequency frequency,
@@ -29,14 +33,44 @@ public record ReplyOptions(
         Optional<MailAddress> from,
         boolean inConversations,
         boolean keepsUnanswered,
-        Release release) {
+        Release release,
+        List<TemplateId> languages,
+        Optional<MailAddress> substitute) {
     public ReplyOptions {
+        languages = List.copyOf(languages);
         copies = List.copyOf(copies);
         aliases = List.copyOf(aliases);
         key = key.filter(name -> !name.isBlank());
         if (quotes && release instanceof Release.Composed) {
             throw new IllegalArgumentException("an answer composed from the message does not quote it");
         }
+    }
+
+    /** In one language, and naming nobody. */
+    public ReplyOptions(
+            ReplyFrequency frequency,
+            Optional<String> key,
+            AnswersTo to,
+            boolean quotes,
+            List<MailAddress> copies,
+            List<MailAddress> aliases,
+            Optional<MailAddress> from,
+            boolean inConversations,
+            boolean keepsUnanswered,
+            Release release) {
+        this(
+                frequency,
+                key,
+                to,
+                quotes,
+                copies,
+                aliases,
+                from,
+                inConversations,
+                keepsUnanswered,
+                release,
+                List.of(),
+                Optional.empty());
     }
 
     /** As answers are given unless a rule says otherwise. */
@@ -56,18 +90,78 @@ public record ReplyOptions(
 
     /** The same, with another rule for what is not answered. */
     public ReplyOptions keepingUnanswered(boolean keeps) {
-        return new ReplyOptions(frequency, key, to, quotes, copies, aliases, from, inConversations, keeps, release);
+        return new ReplyOptions(
+                frequency,
+                key,
+                to,
+                quotes,
+                copies,
+                aliases,
+                from,
+                inConversations,
+                keeps,
+                release,
+                languages,
+                substitute);
     }
 
     /** The same for mail to other addresses, too. */
     public ReplyOptions alsoTo(List<MailAddress> others) {
         return new ReplyOptions(
-                frequency, key, to, quotes, copies, others, from, inConversations, keepsUnanswered, release);
+                frequency,
+                key,
+                to,
+                quotes,
+                copies,
+                others,
+                from,
+                inConversations,
+                keepsUnanswered,
+                release,
+                languages,
+                substitute);
     }
 
     /** The same, going out at another time. */
     public ReplyOptions released(Release when) {
         return new ReplyOptions(
-                frequency, key, to, quotes, copies, aliases, from, inConversations, keepsUnanswered, when);
+                frequency,
+                key,
+                to,
+                quotes,
+                copies,
+                aliases,
+                from,
+                inConversations,
+                keepsUnanswered,
+                when,
+                languages,
+                substitute);
+    }
+
+    /** The same in further languages, naming somebody to turn to. */
+    public ReplyOptions away(List<TemplateId> others, Optional<MailAddress> named) {
+        return new ReplyOptions(
+                frequency,
+                key,
+                to,
+                quotes,
+                copies,
+                aliases,
+                from,
+                inConversations,
+                keepsUnanswered,
+                release,
+                others,
+                named);
+    }
+
+    /**
+     * Every template that an answer may be taken from.
+     *
+     * @param own the step's, which comes first
+     */
+    public List<TemplateId> templates(Optional<TemplateId> own) {
+        return Stream.concat(own.stream(), languages.stream()).toList();
     }
 }

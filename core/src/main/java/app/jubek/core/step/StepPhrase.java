@@ -25,6 +25,7 @@ enum StepPhrase implements Code {
     /** How often a reply goes out: in so many days; or so many times in so many days. */
     ONCE_IN_DAYS,
     TIMES_IN_DAYS,
+    ONCE_ONLY,
     ADDRESS_IN_TEXT,
     /** Minutes. */
     RELEASE_AFTER,

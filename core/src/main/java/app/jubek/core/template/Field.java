@@ -18,7 +18,11 @@ public enum Field implements Code {
     RECIPIENT_ADDRESS("recipient.address", false),
     CONTACT_NAME("contact.name", true),
     CONTACT_ORGANISATION("contact.organisation", true),
-    CONTACT_PHONE("contact.phone", true);
+    CONTACT_PHONE("contact.phone", true),
+    ABSENCE_FIRST_DAY("absence.firstDay", true),
+    ABSENCE_LAST_DAY("absence.lastDay", true),
+    ABSENCE_NEXT_OPENING("absence.nextOpening", true),
+    ABSENCE_SUBSTITUTE("absence.substitute", true);
 
     private final String key;
     private final boolean canBeMissing;

@@ -6,6 +6,7 @@ import app.jubek.core.people.OwnSide;
 import app.jubek.core.people.Person;
 import app.jubek.core.text.Unsafe;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -21,6 +22,7 @@ import java.util.Optional;
  * @param zone in which days and times are told
  * @param contact the same person as the address book has them
  * @param captured what patterns of the rule took out of the message, by the name of the group
+ * @param away when the rule that answers is active, and who stands in
  */
 public record Filling(
         ReadMessage message,
@@ -29,7 +31,21 @@ public record Filling(
         Instant received,
         ZoneId zone,
         Optional<Person> contact,
-        Map<String, String> captured) {
+        Map<String, String> captured,
+        Away away) {
+    /**
+     * What an absence tells; the days of a rule with a period are told the same way.
+     *
+     * @param opens the first day after it on which the mailbox is open
+     */
+    public record Away(
+            Optional<LocalDate> first,
+            Optional<LocalDate> last,
+            Optional<LocalDate> opens,
+            Optional<MailAddress> substitute) {
+        public static final Away NOT = new Away(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
     public Filling {
         captured = Map.copyOf(captured);
     }
@@ -50,9 +66,7 @@ public record Filling(
             case SENDER_NAME -> name().map(n -> n.first() + " " + n.last());
             case SENDER_ADDRESS -> person.map(MailAddress::address);
             case SUBJECT -> Optional.of(message.subject());
-            case RECEIVED_DATE ->
-                Optional.of(at().format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG)
-                        .withLocale(language)));
+            case RECEIVED_DATE -> Optional.of(told(at().toLocalDate(), language));
             case RECEIVED_TIME -> Optional.of(at().format(DateTimeFormatter.ofPattern("HH:mm", language)));
             case MAILBOX_NAME -> Optional.of(own.identity().name());
             case MAILBOX_ADDRESS -> Optional.of(own.identity().address());
@@ -60,7 +74,19 @@ public record Filling(
             case CONTACT_NAME -> contact.map(Person::name);
             case CONTACT_ORGANISATION -> contact.map(Person::organisation);
             case CONTACT_PHONE -> contact.map(Person::phone);
+            case ABSENCE_FIRST_DAY -> away.first().map(day -> told(day, language));
+            case ABSENCE_LAST_DAY -> away.last().map(day -> told(day, language));
+            case ABSENCE_NEXT_OPENING -> away.opens().map(day -> told(day, language));
+            case ABSENCE_SUBSTITUTE -> away.substitute().map(Filling::told);
         };
+    }
+
+    private static String told(LocalDate day, Locale language) {
+        return day.format(DateTimeFormatter.ofLocalizedDate(FormatStyle.LONG).withLocale(language));
+    }
+
+    private static String told(MailAddress who) {
+        return who.name().isBlank() ? who.address() : who.name() + " (" + who.address() + ")";
     }
 
     private Optional<PersonName> name() {

@@ -126,6 +126,11 @@ public record Template(
         return new TemplateChecks(this, today, prepared).faults();
     }
 
+    /** Days that are written in it, as they stand there. */
+    public Map<String, LocalDate> dates() {
+        return new TemplateChecks(this, LocalDate.MIN, Prepared.nothing()).dates();
+    }
+
     Optional<String> fallback(String key) {
         return Optional.ofNullable(fallbacks.get(key)).filter(f -> !f.isBlank());
     }

@@ -14,6 +14,7 @@ import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -143,6 +144,12 @@ final class TemplateChecks {
 
     private void note(Sort sort, Statement what) {
         faults.add(new TemplateFault(sort, what));
+    }
+
+    Map<String, LocalDate> dates() {
+        Map<String, LocalDate> dates = new LinkedHashMap<>();
+        found(DATES).forEach(written -> date(written).ifPresent(day -> dates.put(written, day)));
+        return dates;
     }
 
     private void pastDate(String written) {

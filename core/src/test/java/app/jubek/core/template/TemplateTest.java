@@ -58,7 +58,8 @@ class TemplateTest {
                         "Birkhall School",
                         "",
                         "")),
-                Map.of("pupils", "24 <b>"));
+                Map.of("pupils", "24 <b>"),
+                Filling.Away.NOT);
     }
 
     private static List<Sort> faults(String text) {

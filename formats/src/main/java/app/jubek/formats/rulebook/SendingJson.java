@@ -49,7 +49,10 @@ final class SendingJson {
             "keepsUnanswered",
             "release",
             "afterMinutes",
-            "instruction");
+            "instruction",
+            "languages",
+            "substitute",
+            "substituteName");
 
     private SendingJson() {}
 
@@ -107,7 +110,13 @@ final class SendingJson {
                 address(at, "from"),
                 at.flag("inConversations"),
                 at.flag("keepsUnanswered"),
-                release(at));
+                release(at),
+                at.has("languages") ? at.texts("languages", TemplateId::new) : List.of(),
+                substitute(at));
+    }
+
+    private static Optional<MailAddress> substitute(Reading at) {
+        return address(at, "substitute").map(named -> named.named(at.text("substituteName", "")));
     }
 
     private static Release release(Reading at) {
@@ -222,6 +231,16 @@ final class SendingJson {
         options.from().ifPresent(from -> node.put("from", from.address()));
         flag(node, "inConversations", options.inConversations());
         flag(node, "keepsUnanswered", options.keepsUnanswered());
+        if (!options.languages().isEmpty()) {
+            ArrayNode languages = node.putArray("languages");
+            options.languages().forEach(template -> languages.add(template.value()));
+        }
+        options.substitute().ifPresent(named -> {
+            node.put("substitute", named.address());
+            if (!named.name().isBlank()) {
+                node.put("substituteName", named.name());
+            }
+        });
     }
 
     private static void put(ObjectNode node, String member, List<MailAddress> addresses) {

@@ -58,6 +58,7 @@ class SecurityConfiguration {
                                 "/api/openapi/**",
                                 "/api/session",
                                 "/api/agreement/**",
+                                "/api/stand-in/**",
                                 "/api/handed-on/**",
                                 "/actuator/health/**",
                                 "/livez",

@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Requests that are to be sent, and the answers to those that were. */
 @Service
-public class AgreementRequests {
+public class AgreementRequests implements AsksByMail {
     private static final Duration REMIND_AFTER = Duration.ofDays(3);
     private static final Duration LIMITED_FOR = Duration.ofHours(1);
     private static final Duration TRY_AGAIN_AFTER = Duration.ofMinutes(15);
@@ -215,13 +215,13 @@ public class AgreementRequests {
         happened(request, agreement, yes, now);
     }
 
-    /** Whether a mailbox sent a request. */
+    @Override
     @Transactional(readOnly = true)
     public boolean isSent(UUID mailbox, UUID request) {
         return requests.existsByIdAndMailboxId(request, mailbox);
     }
 
-    /** By mail, from the address that was asked; what is over, or comes from elsewhere, changes nothing. */
+    @Override
     @Transactional
     public void answeredByMail(UUID mailbox, AgreementAnswer answer) {
         Instant now = clock.instant();

@@ -1,7 +1,9 @@
 package app.jubek.server.clearance;
 
+import app.jubek.core.absence.AbsenceRules;
 import app.jubek.core.people.Agreements;
 import app.jubek.core.plan.Reason;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.step.Release;
@@ -37,17 +39,17 @@ public class LastLook {
 
     private Clearance.Now now(Leaving leaving, Mailbox mailbox) {
         RuleId acting = new RuleId(leaving.rule());
-        boolean ruleOn = books.current(mailbox.id())
-                .book()
-                .find(acting)
-                .filter(rule -> rule.on() || tests.isFor(leaving.message(), acting))
-                .isPresent();
+        Optional<Rule> rule = books.current(mailbox.id()).book().find(acting);
         Instant now = clock.instant();
         return new Clearance.Now(
                 mailbox.own(),
                 leaving.kind().handsOn() ? agreements.of(mailbox.id()) : Agreements.none(),
-                ruleOn,
-                leaving.approved() ? Optional.empty() : awaited(leaving, mailbox),
+                rule.filter(found -> found.on() || tests.isFor(leaving.message(), acting))
+                        .isPresent(),
+                AbsenceRules.are(acting)
+                        && rule.filter(found -> found.schedule().isOver(now, mailbox.opening()))
+                                .isPresent(),
+                leaving.approved() ? Optional.empty() : awaited(leaving, rule, mailbox),
                 leaving.approved(),
                 leaving.restored(),
                 Clearance.isOverLate(leaving.releaseAt().orElse(leaving.received()), now),
@@ -55,14 +57,20 @@ public class LastLook {
                 sent.lastHour(mailbox.id(), leaving, now));
     }
 
-    private Optional<Reason> awaited(Leaving leaving, Mailbox mailbox) {
+    /** The substitute agrees for all that waits. */
+    private Optional<Reason> awaited(Leaving leaving, Optional<Rule> rule, Mailbox mailbox) {
         Release release = leaving.release();
+        boolean agreed = release == Release.Plain.ONCE_AGREED
+                && rule.filter(found -> found.steps().stream().noneMatch(step -> step.release() == release))
+                        .isPresent();
+        if (agreed) {
+            return Optional.empty();
+        }
         int approved = release == Release.Plain.FIRST_ON_APPROVAL
                 ? sent.approved(mailbox.id(), leaving.rule(), leaving.kind())
                 : 0;
         boolean waits =
                 release.due(leaving.planned(), mailbox.opening(), approved).isEmpty();
-        Reason why = release instanceof Release.Composed ? Reason.COMPOSED : Reason.APPROVAL;
-        return waits ? Optional.of(why) : Optional.empty();
+        return waits ? Optional.of(Reason.awaitedBy(release)) : Optional.empty();
     }
 }

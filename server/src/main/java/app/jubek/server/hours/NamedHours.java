@@ -92,7 +92,7 @@ public class NamedHours implements BeforeSaving {
     }
 
     private Stream<Rule> rules(UUID mailbox) {
-        return books.current(mailbox).book().all().stream();
+        return books.current(mailbox).book().rules().stream();
     }
 
     /** What these hours would make of the rules that use them, before anything is saved. */

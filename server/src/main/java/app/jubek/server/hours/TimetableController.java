@@ -85,7 +85,7 @@ class TimetableController {
                 clock.instant(),
                 stretch.from(),
                 stretch.until(),
-                books.current(mailbox).book().all().stream()
+                books.current(mailbox).book().rules().stream()
                         .filter(rule -> !rule.equals(rule.always()))
                         .map(rule -> row(rule, stretch))
                         .toList(),

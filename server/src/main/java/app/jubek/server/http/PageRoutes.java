@@ -20,6 +20,7 @@ class PageRoutes {
         "/trials/**",
         "/address-book",
         "/agree/**",
+        "/stand-in/**",
         "/handed-on/**",
         "/outside/**"
     })

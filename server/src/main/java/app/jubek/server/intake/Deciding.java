@@ -9,7 +9,6 @@ import app.jubek.core.message.ReadMessage;
 import app.jubek.core.message.Role;
 import app.jubek.core.message.SentBy;
 import app.jubek.core.outgoing.Composer;
-import app.jubek.core.people.AgreementAnswer;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.ReplyHistory;
@@ -17,7 +16,7 @@ import app.jubek.core.step.Step;
 import app.jubek.core.text.Budget;
 import app.jubek.core.view.MessageContext;
 import app.jubek.server.addressbook.AddressBooks;
-import app.jubek.server.agreement.AgreementRequests;
+import app.jubek.server.agreement.AsksByMail;
 import app.jubek.server.deciding.Composers;
 import app.jubek.server.deciding.DecisionContexts;
 import app.jubek.server.mailbox.Mailbox;
@@ -47,7 +46,7 @@ class Deciding {
     private final SentMail sent;
     private final Composers composers;
     private final Outbox outbox;
-    private final AgreementRequests requests;
+    private final List<AsksByMail> asking;
     private final Clock clock;
     private final Counter made;
 
@@ -60,7 +59,7 @@ class Deciding {
             SentMail sent,
             Composers composers,
             Outbox outbox,
-            AgreementRequests requests,
+            List<AsksByMail> asking,
             Clock clock,
             MeterRegistry registry) {
         this.mailboxes = mailboxes;
@@ -71,7 +70,7 @@ class Deciding {
         this.sent = sent;
         this.composers = composers;
         this.outbox = outbox;
-        this.requests = requests;
+        this.asking = asking;
         this.clock = clock;
         this.made = Counter.builder("jubek.decisions")
                 .description("messages decided since the process began")
@@ -128,7 +127,7 @@ class Deciding {
                 decided.decision().notDone(),
                 budget,
                 Optional.empty()));
-        AgreementAnswer.of(mail.message()).ifPresent(answer -> requests.answeredByMail(mailbox.id(), answer));
+        asking.forEach(one -> one.take(mailbox.id(), mail.message()));
         Bounce.of(mail.message()).ifPresent(bounce -> outbox.cameBack(mailbox.id(), bounce));
         if (mail.message().sentBy().contains(SentBy.PERSON)) {
             mail.message().in(Role.FROM).stream()
@@ -147,9 +146,7 @@ class Deciding {
     boolean isConversation(UUID mailbox, ReadMessage message) {
         return outbox.sentOneOf(mailbox, message.references())
                 || sent.sentOneOf(mailbox, message.references())
-                || AgreementAnswer.request(message)
-                        .filter(request -> requests.isSent(mailbox, request))
-                        .isPresent();
+                || asking.stream().anyMatch(one -> one.isAnsweredBy(mailbox, message));
     }
 
     boolean takesOutOfJunk(UUID mailbox) {

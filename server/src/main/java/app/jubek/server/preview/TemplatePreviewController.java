@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.message.ReadMessage;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.sample.SampleMessage;
+import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.Document;
 import app.jubek.core.template.Filling;
@@ -83,7 +84,10 @@ class TemplatePreviewController {
                 seen.context().received(),
                 window.mailbox().zone(),
                 message.sender().flatMap(book::person),
-                Map.of());
+                Map.of(),
+                aWeek(
+                        LocalDate.ofInstant(window.now(), window.mailbox().zone()),
+                        window.mailbox().opening()));
         Letter letter = template.fill(filling, prepared);
         LocalDate today = LocalDate.ofInstant(window.now(), window.mailbox().zone());
         return new Preview(
@@ -93,5 +97,11 @@ class TemplatePreviewController {
                 letter.documents().stream().map(Document::fileName).toList(),
                 message.returnPath().address().map(MailAddress::address),
                 template.faults(today, prepared));
+    }
+
+    /** Days of an absence, so that one sees how they are told. */
+    private static Filling.Away aWeek(LocalDate first, Opening opening) {
+        LocalDate last = first.plusDays(6);
+        return new Filling.Away(Optional.of(first), Optional.of(last), opening.opensAfter(last), Optional.empty());
     }
 }

@@ -30,6 +30,7 @@ public class RuleBooks {
     private final RuleBookRepository books;
     private final Mailboxes mailboxes;
     private final RuleSwitchRepository switches;
+    private final Tail tail;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Map<UUID, Compiled> compiled = new ConcurrentHashMap<>();
@@ -40,11 +41,13 @@ public class RuleBooks {
             RuleBookRepository books,
             Mailboxes mailboxes,
             RuleSwitchRepository switches,
+            Tail tail,
             ApplicationEventPublisher events,
             Clock clock) {
         this.books = books;
         this.mailboxes = mailboxes;
         this.switches = switches;
+        this.tail = tail;
         this.events = events;
         this.clock = clock;
     }
@@ -80,9 +83,9 @@ public class RuleBooks {
     }
 
     /**
-     * Saves a changed book.
+     * Saves a changed book. Its tail is what absences make it, whatever the wanted one says.
      *
-     * @param base the version it was made from
+     * @param base the version it was made from; absences may have changed the tail meanwhile
      * @param notes what is recorded with it
      * @throws Refused when somebody saved another version meanwhile, or the book can't be carried out
      */
@@ -90,7 +93,7 @@ public class RuleBooks {
     public Versioned save(UUID mailbox, int base, RuleBook wanted, String who, List<Statement> notes) {
         mailboxes.lock(mailbox);
         Versioned now = current(mailbox);
-        if (now.version() != base) {
+        if (now.version() != base && !isTheSameButTail(mailbox, base, now.book())) {
             throw Refused.conflict(
                     "The rules were changed meanwhile"
                             + now.savedBy().map(by -> " by " + by).orElse("")
@@ -102,16 +105,29 @@ public class RuleBooks {
             throw Refused.invalid(String.join(" ", faults), List.of());
         }
         RuleBook counted = new RuleBook(
-                wanted.rules().stream()
-                        .map(rule -> counted(rule, now.book().find(rule.id())))
-                        .toList(),
-                wanted.fence(),
-                wanted.tail());
-        RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, base + 1);
+                counted(wanted.rules(), now.book()), wanted.fence(), counted(tail.of(mailbox, wanted), now.book()));
+        RuleBookEntity.Key key = new RuleBookEntity.Key(mailbox, now.version() + 1);
         books.save(new RuleBookEntity(key, RuleBookJson.write(counted).toString(), clock.instant(), who, notes));
         noteSwitches(mailbox, now.book(), counted);
         events.publishEvent(new Saved(mailbox, who));
         return current(mailbox);
+    }
+
+    private boolean isTheSameButTail(UUID mailbox, int base, RuleBook now) {
+        return version(mailbox, base)
+                .map(Versioned::book)
+                .filter(book -> book.rules().equals(now.rules()) && book.fence().equals(now.fence()))
+                .isPresent();
+    }
+
+    /** Brings the tail in line with the absences; nothing is saved where it is so already. */
+    @Transactional
+    public void renewTail(UUID mailbox, String who) {
+        mailboxes.lock(mailbox);
+        Versioned now = current(mailbox);
+        if (!counted(tail.of(mailbox, now.book()), now.book()).equals(now.book().tail())) {
+            save(mailbox, now.version(), now.book(), who);
+        }
     }
 
     /** The same with nothing to record. */
@@ -160,6 +176,12 @@ public class RuleBooks {
                 Optional.of(entity.savedBy()));
     }
 
+    private static List<Rule> counted(List<Rule> wanted, RuleBook before) {
+        return wanted.stream()
+                .map(rule -> counted(rule, before.find(rule.id())))
+                .toList();
+    }
+
     /** A changed rule counts one version up; the switch alone is no change. */
     private static Rule counted(Rule wanted, Optional<Rule> before) {
         int version = before.map(old -> sameButSwitch(old, wanted) ? old.version() : old.version() + 1)
@@ -173,7 +195,7 @@ public class RuleBooks {
 
     private void noteSwitches(UUID mailbox, RuleBook before, RuleBook after) {
         Instant now = clock.instant();
-        after.rules().forEach(rule -> {
+        after.all().forEach(rule -> {
             boolean was = before.find(rule.id()).map(Rule::on).orElse(false);
             if (rule.on() && !was) {
                 switches.save(new RuleSwitchEntity(mailbox, rule.id(), now));

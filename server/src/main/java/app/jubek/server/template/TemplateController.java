@@ -19,7 +19,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -137,16 +136,17 @@ class TemplateController {
 
     private static List<String> usedBy(RuleBook book, Template template) {
         return book.all().stream()
-                .filter(rule -> rule.steps().stream()
-                        .anyMatch(step ->
-                                template(step).filter(template.id()::equals).isPresent()))
+                .filter(rule ->
+                        rule.steps().stream().anyMatch(step -> templates(step).contains(template.id())))
                 .map(Rule::name)
                 .toList();
     }
 
-    private static Optional<TemplateId> template(Step step) {
+    private static List<TemplateId> templates(Step step) {
         return step instanceof Step.Reply reply
-                ? reply.template()
-                : step instanceof Step.Forward forward ? forward.options().template() : Optional.empty();
+                ? reply.options().templates(reply.template())
+                : step instanceof Step.Forward forward
+                        ? forward.options().template().stream().toList()
+                        : List.of();
     }
 }
