@@ -84,7 +84,9 @@ export function AbsencePanel({ absence, form, onChange, onClose }: Props) {
               <DayField
                 label="first day"
                 value={form.first}
-                onChange={(first) => onChange((now) => ({ ...now, first }))}
+                onChange={(first) =>
+                  onChange((now) => ({ ...now, first, last: now.last < first ? first : now.last }))
+                }
               />
               to
               <DayField

@@ -209,6 +209,17 @@ class PicturesRun extends Journey {
         switchOn();
         visit("/timetable");
         page.getByText("Alarms while the desk is closed").waitFor();
+        button("I’ll be away …").click();
+        page.getByLabel("first day", new Page.GetByLabelOptions().setExact(true))
+                .fill(monday.plusDays(14).toString());
+        page.getByLabel("last day", new Page.GetByLabelOptions().setExact(true))
+                .fill(monday.plusDays(20).toString());
+        choose("add an answer", "New answer in German");
+        choose("add an answer", "New answer in English");
+        page.getByLabel("stands in").fill("noor@ostrel-gardens.example");
+        choose("what is handed over", "all mail");
+        page.getByText("would have been handed over").waitFor();
+        settled();
         picture("timetable");
     }
 
