@@ -86,7 +86,7 @@ export const SAMPLES = [
     language: 'en-GB',
     name: 'English',
     subject: 'I am away until {{absence.lastDay}}',
-    text: 'Hello,\n\nthank you for your message. I am away until {{absence.lastDay}} and answer from {{absence.nextOpening}} on.\n\nIf it can’t wait, please write to {{absence.substitute}}.',
+    text: 'Hello,\n\nthank you for your message. I am away until {{absence.lastDay}} and answer from {{absence.nextOpening}} on.\n\nIf it can’t wait, {{absence.substitute}} can help.',
     fallback: 'my colleagues',
   },
   {

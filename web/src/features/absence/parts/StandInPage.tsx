@@ -20,7 +20,7 @@ function Asked({ token, of }: { token: string; of: Schemas['StandInView'] }) {
   const answer = useAnswerStandIn(token);
   return (
     <>
-      <h1 className="text-lg font-bold">Standing in for {of.mailbox}</h1>
+      <h1 className="text-lg font-bold">Will you stand in for {of.mailbox}?</h1>
       <p className="mt-2">
         {of.who} is away {of.days.words}, and asks you, {of.substitute}, to stand in.
       </p>

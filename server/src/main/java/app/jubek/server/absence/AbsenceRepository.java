@@ -19,6 +19,10 @@ interface AbsenceRepository extends JpaRepository<AbsenceEntity, UUID> {
     @Query("select a from AbsenceEntity a where a.token = :digest and a.removed = false")
     Optional<AbsenceEntity> asked(String digest);
 
+    /** Of the same; to be locked before it is read. */
+    @Query("select a.mailboxId from AbsenceEntity a where a.token = :digest and a.removed = false")
+    Optional<UUID> mailboxOfAsked(String digest);
+
     /** Those whose substitute is to be told something; none while outgoing mail is stopped. */
     @Query("select a from AbsenceEntity a where a.mailboxId = :mailbox and a.note is not null"
             + " and not exists (select 1 from StopEntity s where s.mailbox = a.mailboxId)")

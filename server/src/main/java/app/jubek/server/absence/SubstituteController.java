@@ -43,7 +43,8 @@ class SubstituteController {
 
     @GetMapping("/api/stand-in/{token}")
     StandInView standIn(@PathVariable String token) {
-        Substitutes.Page page = page(token);
+        served();
+        Substitutes.Page page = substitutes.page(token);
         return new StandInView(
                 page.absence().absence().takingOver().orElseThrow().substitute().shown(),
                 page.absence().plannedBy(),
@@ -56,15 +57,14 @@ class SubstituteController {
 
     @PostMapping("/api/stand-in/{token}")
     StandInView answerStandIn(@PathVariable String token, @RequestBody StandInAnswer answer) {
-        page(token);
+        served();
         substitutes.answer(token, answer.agrees());
         return standIn(token);
     }
 
-    private Substitutes.Page page(String token) {
+    private void served() {
         if (!served) {
             throw Refused.notFound();
         }
-        return substitutes.page(token);
     }
 }

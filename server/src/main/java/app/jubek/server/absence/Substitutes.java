@@ -210,6 +210,7 @@ public class Substitutes implements AsksByMail {
     /** The substitute may change a yes to a no, and back, until it is over. */
     @Transactional
     void answer(String token, boolean yes) {
+        mailboxes.lock(absences.mailboxOfAsked(digest(token)).orElseThrow(Refused::notFound));
         Page page = page(token);
         if (!page.open()) {
             throw Refused.conflict("This absence is over.", Map.of());
