@@ -5,7 +5,7 @@ import type { Schemas } from '../../../api/client';
 import { dayOfYear, inZone, weekday } from '../../../lib/dates';
 import { Button } from '../../../ui/Button';
 import { Loading, Trouble } from '../../../ui/States';
-import { useToday } from '../../mailbox';
+import { useMailboxId, useToday } from '../../mailbox';
 import { AbsencePanel, ReturnSummary, usePanel, type Panel } from '../../absence';
 import { NotSaved, useRuleBook, useSaving, type Rule } from '../../rules';
 import {
@@ -34,6 +34,7 @@ export function Timetable() {
   const table = useTimetable(from, days);
   const book = useRuleBook();
   const panel = usePanel();
+  const mailbox = useMailboxId();
   if (table.isPending || book.isPending) {
     return <Loading what="Loading the timetable" />;
   }
@@ -84,6 +85,15 @@ export function Timetable() {
         isStale={table.isPlaceholderData}
         panel={panel}
       />
+      <p className="mt-2 text-sm">
+        <a
+          className="font-semibold text-moss hover:underline"
+          href={`/api/mailboxes/${mailbox}/timetable/calendar`}
+          download
+        >
+          Save as a calendar file
+        </a>
+      </p>
       {panel.form && (
         <AbsencePanel
           key={panel.open?.id}

@@ -170,6 +170,10 @@ class AbsenceTest extends ServerTest {
     @Test
     void theRulesOfAnAbsenceStayWhateverIsSavedAboveThem() {
         plan(TODAY, TODAY.plusDays(3));
+        assertThat(browser.send("GET", at("/timetable/calendar"), "", "application/json")
+                        .body())
+                .contains(
+                        "SUMMARY:Away", "DTSTART;VALUE=DATE:" + TODAY.toString().replace("-", ""));
         int base = books.current(mailbox).version();
         rules(rule("aspens", "aspen", "continue", step("{'do':'file','folder':'Aspens'}")));
         assertThat(books.current(mailbox).book().tail()).hasSize(2);

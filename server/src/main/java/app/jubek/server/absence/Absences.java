@@ -113,6 +113,14 @@ public class Absences {
                 absence.isOver(today) ? List.of() : review.findings(today));
     }
 
+    /** Those that are not over, the earliest first. */
+    @Transactional(readOnly = true)
+    public List<Absence> comingUp(UUID mailbox) {
+        return absences.of(mailbox, today(mailbox)).stream()
+                .map(AbsenceEntity::absence)
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     Planned look(UUID mailbox, Absence absence) {
         return planned(absence, absences.find(mailbox, UUID.fromString(absence.id())), mailbox);

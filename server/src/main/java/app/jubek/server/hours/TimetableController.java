@@ -1,5 +1,6 @@
 package app.jubek.server.hours;
 
+import app.jubek.core.absence.Absence;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.schedule.ActiveSpan;
 import app.jubek.core.schedule.Opening;
@@ -7,17 +8,27 @@ import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.wording.Statement;
 import app.jubek.formats.calendar.ClosedDaysFile;
+import app.jubek.formats.calendar.TimesFile;
+import app.jubek.server.absence.Absences;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Refused;
 import app.jubek.server.rulebook.RuleBooks;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -27,17 +38,20 @@ import org.springframework.web.bind.annotation.RestController;
 class TimetableController {
     private static final int MOST_DAYS = 400;
     private static final int MOST_SPANS = 1_500;
+    private static final int MOST_EVENTS = 400;
     private static final Schedule OPEN = new Schedule(Schedule.Hours.INSIDE, Period.OPEN);
 
     private final Mailboxes mailboxes;
     private final RuleBooks books;
     private final ClosedDays closed;
+    private final Absences absences;
     private final Clock clock;
 
-    TimetableController(Mailboxes mailboxes, RuleBooks books, ClosedDays closed, Clock clock) {
+    TimetableController(Mailboxes mailboxes, RuleBooks books, ClosedDays closed, Absences absences, Clock clock) {
         this.mailboxes = mailboxes;
         this.books = books;
         this.closed = closed;
+        this.absences = absences;
         this.clock = clock;
     }
 
@@ -99,6 +113,39 @@ class TimetableController {
                 closed.of(mailbox, from.isBefore(today) ? from : today).stream()
                         .map(calendar -> row(calendar, from, from.plusDays(days), today))
                         .toList());
+    }
+
+    /** Absences, and when rules that are on are active, from today on for a year, as iCalendar (RFC 5545). */
+    @GetMapping(value = "/api/mailboxes/{mailbox}/timetable/calendar", produces = "text/calendar")
+    ResponseEntity<String> timetableAsCalendar(@Allowed UUID mailbox) {
+        Opening opening = mailboxes.find(mailbox).opening();
+        Instant now = clock.instant();
+        ZonedDateTime today = now.atZone(opening.zone()).truncatedTo(ChronoUnit.DAYS);
+        Stretch year =
+                new Stretch(opening, today.toInstant(), today.plusYears(1).toInstant());
+        Stream<TimesFile.Time> away = absences.comingUp(mailbox).stream()
+                .map(each -> new TimesFile.Time("absence-" + each.id(), "Away", whole(each, opening.zone())));
+        Stream<TimesFile.Time> rules = books.current(mailbox).book().rules().stream()
+                .filter(rule -> rule.on() && !rule.equals(rule.always()))
+                .flatMap(rule -> year.of(rule.schedule(), opening).stream()
+                        .limit(MOST_EVENTS)
+                        .map(span -> new TimesFile.Time(
+                                rule.id().value() + "-" + span.until().getEpochSecond(), rule.name(), span)));
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("timetable.ics")
+                                .build()
+                                .toString())
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .body(TimesFile.of(Stream.concat(away, rules).toList(), opening.zone(), now));
+    }
+
+    private static ActiveSpan whole(Absence absence, ZoneId zone) {
+        return new ActiveSpan(
+                absence.first().atStartOfDay(zone).toInstant(),
+                absence.last().plusDays(1).atStartOfDay(zone).toInstant());
     }
 
     private record Stretch(Opening opening, Instant from, Instant until) {
