@@ -2,9 +2,16 @@ package app.jubek.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.jubek.core.absence.AbsenceRules;
+import app.jubek.core.message.ReadMessage;
+import app.jubek.core.plan.PlannedStep;
+import app.jubek.core.reading.MessageReading;
 import app.jubek.core.step.StepState;
+import app.jubek.core.text.Limits;
 import app.jubek.server.absence.Returns;
 import app.jubek.server.absence.Substitutes;
+import app.jubek.server.deciding.DecidedAnew;
+import app.jubek.server.mailbox.Mailboxes;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -32,6 +39,12 @@ class AbsenceTest extends ServerTest {
     private Returns returns;
 
     @Autowired
+    private DecidedAnew anew;
+
+    @Autowired
+    private Mailboxes mailboxes;
+
+    @Autowired
     private Clock clock;
 
     private Browser browser;
@@ -39,7 +52,7 @@ class AbsenceTest extends ServerTest {
     @BeforeEach
     void signIn() {
         browser = new Browser(port).signedIn("ilse", "greenhouse");
-        template("away-en", "en", "Until {{absence.lastDay}}. Meanwhile: {{absence.substitute}}");
+        template("away-en", "en-GB", "Until {{absence.lastDay}}. Meanwhile: {{absence.substitute}}");
         template("away-de", "de", "Bis {{absence.lastDay}}. Inzwischen: {{absence.substitute}}");
         rules(rule("aspens", "aspen", "continue", step("{'do':'mark','tags':['looked-at']}")));
     }
@@ -146,6 +159,20 @@ class AbsenceTest extends ServerTest {
         assertThat(mail(World.VISITS, "INBOX"))
                 .filteredOn(mail -> mail.contains("While you were away"))
                 .hasSize(1);
+    }
+
+    @Test
+    void anAnswerThatAPersonAsksForAllTheSameTellsTheDays() {
+        String id = plan(TODAY.minusDays(1), TODAY.plusDays(3));
+        ReadMessage asked = new MessageReading(Limits.standard())
+                .read(("Return-Path: <eva@birch.example>\r\nFrom: eva@birch.example\r\nTo: " + World.VISITS
+                                + "\r\nSubject: birch\r\n\r\nMay I ask something about the garden?\r\n")
+                        .getBytes(StandardCharsets.UTF_8));
+        List<PlannedStep> steps =
+                anew.answer(mailboxes.find(mailbox), AbsenceRules.answerOf(id), asked, clock.instant());
+        assertThat(steps.get(0).sending().orElseThrow().letter().text())
+                .contains("Until " + TODAY.plusDays(3).getDayOfMonth())
+                .doesNotContain("soon");
     }
 
     @Test

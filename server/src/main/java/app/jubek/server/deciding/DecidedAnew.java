@@ -53,7 +53,9 @@ public class DecidedAnew {
                 .filter(Rule::on)
                 .orElseThrow(() -> Refused.conflict(
                         "Its rule is paused or gone. Switch it on, or write to the sender yourself.", Map.of()));
-        CompiledBook alone = CompiledBook.of(new RuleBook(List.of(rule.always()), book.fence(), List.of()));
+        // Its days are told in the answer, so they stay where they do not stand against it.
+        Rule asThen = rule.schedule().isActive(received, mailbox.opening()) ? rule : rule.always();
+        CompiledBook alone = CompiledBook.of(new RuleBook(List.of(asThen), book.fence(), List.of()));
         MessageContext context =
                 mailbox.context(people.of(mailbox.id()), clock.instant(), received, false, "INBOX", false);
         Decision decision = Engine.decide(alone, message, contexts.ofRehearsal(mailbox, context));
