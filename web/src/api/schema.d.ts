@@ -2047,7 +2047,7 @@ export interface components {
             over: boolean;
             plannedBy: string;
             /** @enum {string} */
-            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+            standing: "NOT_ASKED" | "ASKED" | "UNREACHED" | "AGREED" | "DECLINED";
             told: components["schemas"]["Statement"];
             under: boolean;
         };
@@ -2982,7 +2982,7 @@ export interface components {
             findings: components["schemas"]["Statement"][];
             seen: components["schemas"]["LookedBack"];
             /** @enum {string} */
-            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+            standing: "NOT_ASKED" | "ASKED" | "UNREACHED" | "AGREED" | "DECLINED";
         };
         LookedBack: {
             counts: components["schemas"]["FateCount"][];
@@ -3737,11 +3737,11 @@ export interface components {
         };
         StandInView: {
             days: components["schemas"]["Statement"];
-            mail?: components["schemas"]["Statement"];
+            mail: components["schemas"]["Statement"][];
             mailbox: string;
             open: boolean;
             /** @enum {string} */
-            standing: "NOT_ASKED" | "ASKED" | "AGREED" | "DECLINED";
+            standing: "NOT_ASKED" | "ASKED" | "UNREACHED" | "AGREED" | "DECLINED";
             substitute: string;
             who: string;
         };

@@ -56,6 +56,8 @@ export function standingInWords({ form, standing }: Pick<Absence, 'form' | 'stan
       return `${who} declined`;
     case 'ASKED':
       return `${who} was asked`;
+    case 'UNREACHED':
+      return `${who} was not reached`;
     case 'NOT_ASKED':
       return `${who} is not asked yet`;
   }

@@ -25,9 +25,15 @@ function Asked({ token, of }: { token: string; of: Schemas['StandInView'] }) {
         {of.who} is away {of.days.words}, and asks you, {of.substitute}, to stand in.
       </p>
       <h2 className="mt-3 text-sm font-semibold text-ink2">What comes to you in that time</h2>
-      <p>
-        {of.mail ? of.mail.words : 'No mail. The answer that senders get names you as the one to turn to.'}
-      </p>
+      {of.mail.length === 0 ? (
+        <p>No mail. The answer that senders get names you as the one to turn to.</p>
+      ) : (
+        <ul className="list-disc pl-5">
+          {of.mail.map((mail, i) => (
+            <li key={i}>{mail.words}</li>
+          ))}
+        </ul>
+      )}
       <p role="status" className={`mt-3 font-semibold ${of.standing === 'AGREED' ? 'text-moss' : ''}`}>
         {stateInWords(of)}
       </p>

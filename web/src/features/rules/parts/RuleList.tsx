@@ -45,18 +45,20 @@ export function RuleList() {
 function Tail({ rules }: { rules: Rule[] }) {
   return (
     rules.length > 0 && (
-      <ul aria-label="After all rules" className="border-t-2 border-dashed border-line2">
-        {rules.map((rule) => (
-          <li key={rule.id} className="border-b border-line px-2.5 py-1.5">
-            <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
-              {rule.name}
-            </Link>
-            <span className="block text-sm text-ink2">
-              after all rules, also where one stopped; an answer only where no rule answered
-            </span>
-          </li>
-        ))}
-      </ul>
+      <section aria-label="After all rules" className="border-t-2 border-dashed border-line2 px-2.5 pt-1.5">
+        <p className="text-sm text-ink2">
+          After all rules, also where one stopped. An answer goes out only where no rule answered.
+        </p>
+        <ul>
+          {rules.map((rule) => (
+            <li key={rule.id} className="border-b border-line py-1.5">
+              <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
+                {rule.name}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
     )
   );
 }

@@ -18,7 +18,7 @@ export function AwayRow({ panel, days, behind }: Props) {
   return (
     <Row
       name="My absence"
-      told="drag over the days to plan one"
+      told={<span className="hidden columns:inline">drag over the days to plan one</span>}
       next={<NextAbsences of={panel.absences.filter(({ form }) => form.last >= from)} onOpen={panel.show} />}
     >
       {behind}

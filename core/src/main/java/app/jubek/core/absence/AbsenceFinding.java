@@ -4,8 +4,9 @@ import app.jubek.core.wording.Code;
 
 /** What speaks against an absence, or is worth knowing before it begins; the worst first. */
 public enum AbsenceFinding implements Code {
-    /** Each of the next four has the substitute. */
+    /** Each of the next five has the substitute. */
     SUBSTITUTE_DECLINED,
+    SUBSTITUTE_UNREACHED,
     SUBSTITUTE_SILENT,
     /** And the substitute's own days. */
     SUBSTITUTE_AWAY,

@@ -74,6 +74,9 @@ public record AbsenceReview(
         if (standing == Standing.DECLINED) {
             found.add(AbsenceFinding.SUBSTITUTE_DECLINED.with(who));
         }
+        if (standing == Standing.UNREACHED) {
+            found.add(AbsenceFinding.SUBSTITUTE_UNREACHED.with(who));
+        }
         boolean soon = !today.isBefore(absence.first().minusDays(OPEN_UNTIL));
         if (!isNew && soon && (standing == Standing.ASKED || standing == Standing.NOT_ASKED)) {
             found.add(AbsenceFinding.SUBSTITUTE_SILENT.with(who));

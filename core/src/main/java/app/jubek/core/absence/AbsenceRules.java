@@ -5,6 +5,7 @@ import app.jubek.core.criteria.AddressCriterion;
 import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Everything;
 import app.jubek.core.criteria.Group;
+import app.jubek.core.criteria.Nothing;
 import app.jubek.core.criteria.Trait;
 import app.jubek.core.criteria.TraitCriterion;
 import app.jubek.core.people.OwnSide;
@@ -20,6 +21,7 @@ import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
 import app.jubek.core.step.Step;
 import app.jubek.core.template.TemplateId;
+import app.jubek.core.wording.Statement;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -46,12 +48,6 @@ public record AbsenceRules(Absence absence, Standing standing, OwnSide own, Name
 
     public static RuleId handOverOf(String absence) {
         return new RuleId(PREFIX + absence + HAND_OVER);
-    }
-
-    /** Whether a rule is one of an absence. */
-    public static boolean are(RuleId rule) {
-        return rule.value().startsWith(PREFIX)
-                && (rule.value().endsWith(ANSWER) || rule.value().endsWith(HAND_OVER));
     }
 
     /**
@@ -100,7 +96,7 @@ public record AbsenceRules(Absence absence, Standing standing, OwnSide own, Name
 
     private Optional<Rule> handOver(RuleBook book) {
         return absence.takingOver()
-                .flatMap(substitute -> handedOver(substitute, book)
+                .flatMap(substitute -> picked(substitute, book)
                         .map(mail -> rule(
                                 handOverOf(absence.id()),
                                 names.handOver(),
@@ -109,19 +105,28 @@ public record AbsenceRules(Absence absence, Standing standing, OwnSide own, Name
                                 List.of(handOver(substitute), new FollowUp(FOLLOWED_UP)))));
     }
 
-    private static Optional<Criterion> handedOver(TakingOver substitute, RuleBook book) {
+    /** Which mail is handed over, told rule by rule. */
+    public List<Statement> handedOver(RuleBook book) {
+        return absence.takingOver().stream()
+                .flatMap(substitute -> chosen(substitute, book))
+                .map(Rule::mail)
+                .toList();
+    }
+
+    private Stream<Rule> chosen(TakingOver substitute, RuleBook book) {
         return switch (substitute.share()) {
-            case NOTHING -> Optional.empty();
-            case ALL -> Optional.of(new Everything());
-            case OF_RULES -> {
-                List<Criterion> picked = substitute.rules().stream()
+            case NOTHING -> Stream.empty();
+            case ALL ->
+                Stream.of(rule(handOverOf(absence.id()), names.handOver(), new Everything(), new Nothing(), List.of()));
+            case OF_RULES ->
+                substitute.rules().stream()
                         .flatMap(id ->
-                                book.rules().stream().filter(rule -> rule.id().equals(id)))
-                        .map(AbsenceRules::mail)
-                        .toList();
-                yield picked.isEmpty() ? Optional.empty() : Optional.of(new Group(Group.Quantifier.ANY, picked));
-            }
+                                book.rules().stream().filter(rule -> rule.id().equals(id)));
         };
+    }
+
+    private Optional<Criterion> picked(TakingOver substitute, RuleBook book) {
+        return chosen(substitute, book).map(AbsenceRules::mail).reduce(Group::either);
     }
 
     private static Criterion mail(Rule rule) {

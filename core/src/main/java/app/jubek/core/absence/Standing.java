@@ -4,6 +4,8 @@ package app.jubek.core.absence;
 public enum Standing {
     NOT_ASKED,
     ASKED,
+    /** The mail server refused to take the note. */
+    UNREACHED,
     AGREED,
     DECLINED
 }

@@ -36,6 +36,12 @@ public record SubstituteNote(
         return letter("Changed: " + by + " is away" + days(), text);
     }
 
+    public OwnLetter tellsOfReturn() {
+        String text = by + " is back, earlier than planned. You need not stand in for\n" + mailbox.shown()
+                + " any more: nothing is handed over to you, and no answer names you. Thank you.\n";
+        return letter(by + " is back", text);
+    }
+
     public OwnLetter callsOff() {
         String text = "you were asked to stand in for " + mailbox.shown() + "\n" + days().strip()
                 + ". That is not needed any more.\nNothing is handed over to you, and no answer names you.\n";

@@ -30,13 +30,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class AbsenceController {
     private final Absences absences;
-    private final LookingBack lookingBack;
+    private final AbsenceEvidence evidence;
     private final Returns returns;
     private final Mailboxes mailboxes;
 
-    AbsenceController(Absences absences, LookingBack lookingBack, Returns returns, Mailboxes mailboxes) {
+    AbsenceController(Absences absences, AbsenceEvidence evidence, Returns returns, Mailboxes mailboxes) {
         this.absences = absences;
-        this.lookingBack = lookingBack;
+        this.evidence = evidence;
         this.returns = returns;
         this.mailboxes = mailboxes;
     }
@@ -76,7 +76,7 @@ class AbsenceController {
 
     record AbsencesView(LocalDate today, List<AbsenceView> absences) {}
 
-    record LookView(Standing standing, List<Statement> findings, LookingBack.LookedBack seen) {}
+    record LookView(Standing standing, List<Statement> findings, AbsenceEvidence.LookedBack seen) {}
 
     record AbsenceSummaryView(AbsenceView absence, List<OnReturn.Writer> senders, List<Returns.ReturnLine> lines) {}
 
@@ -117,7 +117,7 @@ class AbsenceController {
         Absence absence = read(id, form);
         Absences.Planned planned = absences.look(mailbox, absence);
         return new LookView(
-                planned.standing(), planned.findings(), lookingBack.look(mailbox, absence, planned.standing()));
+                planned.standing(), planned.findings(), evidence.look(mailbox, absence, planned.standing()));
     }
 
     @GetMapping("/api/mailboxes/{mailbox}/absences/{id}/summary")
@@ -128,19 +128,15 @@ class AbsenceController {
     }
 
     private static Absence read(UUID id, AbsenceForm form) {
-        try {
-            return new Absence(
-                    id.toString(),
-                    form.first(),
-                    form.last(),
-                    new Absence.Answer(
-                            form.audience(),
-                            form.groups(),
-                            form.templates().stream().map(TemplateId::new).toList()),
-                    form.takingOver().map(AbsenceController::read));
-        } catch (IllegalArgumentException wrong) {
-            throw Refused.invalid(sentence(String.valueOf(wrong.getMessage())), List.of());
-        }
+        return new Absence(
+                id.toString(),
+                form.first(),
+                form.last(),
+                new Absence.Answer(
+                        form.audience(),
+                        form.groups(),
+                        form.templates().stream().map(TemplateId::new).toList()),
+                form.takingOver().map(AbsenceController::read));
     }
 
     private static TakingOver read(TakingOverForm form) {
@@ -152,10 +148,6 @@ class AbsenceController {
                 form.rules().stream().map(RuleId::new).toList(),
                 form.redirected(),
                 form.daysBefore());
-    }
-
-    private static String sentence(String words) {
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1) + ".";
     }
 
     private static AbsenceView view(Absences.Planned planned, LocalDate today) {

@@ -64,6 +64,8 @@ class AbsenceEntity {
     @Column(name = "note")
     private @Nullable Note note;
 
+    private @Nullable Instant noteAfter;
+
     private @Nullable String token;
     private boolean removed;
     private boolean summedUp;
@@ -172,13 +174,14 @@ class AbsenceEntity {
     AbsenceEntity calledOff() {
         AbsenceEntity former = new AbsenceEntity(mailboxId, absence(), plannedBy);
         former.id = UUID.randomUUID();
-        former.remove(true);
+        former.callOff();
         return former;
     }
 
-    void remove(boolean tell) {
+    /** Out of sight, until the substitute has been told. */
+    void callOff() {
         removed = true;
-        note = tell ? Note.CALLED_OFF : null;
+        note = Note.CALLED_OFF;
     }
 
     /** Counts as told from here on, so that it can't be sent twice. */
@@ -186,21 +189,31 @@ class AbsenceEntity {
         standing = note == Note.ASK ? Standing.ASKED : standing;
         token = digest;
         note = null;
+        noteAfter = null;
     }
 
-    /** It did not leave. */
-    void tellAgain(Note what) {
-        note = what;
-        standing = what == Note.ASK ? Standing.NOT_ASKED : standing;
+    /** It did not leave; what the substitute has said meanwhile stays. */
+    void tellAgain(Note what, Instant after) {
+        note = note().orElse(what);
+        noteAfter = after;
+        standing = standing == Standing.ASKED ? Standing.NOT_ASKED : standing;
     }
 
+    /** The mail server takes nothing for the substitute. */
+    void unreached() {
+        standing = standing == Standing.ASKED ? Standing.UNREACHED : standing;
+    }
+
+    /** There is nothing left to ask. */
     void answered(boolean yes) {
         standing = yes ? Standing.AGREED : Standing.DECLINED;
+        note = note == Note.ASK ? null : note;
     }
 
     /** Somebody came back before its last day. */
     void end(Instant at) {
         endedAt = at;
+        note = isTold() ? Note.BACK : null;
     }
 
     Optional<Instant> endedAt() {

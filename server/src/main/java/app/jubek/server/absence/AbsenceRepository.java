@@ -1,5 +1,6 @@
 package app.jubek.server.absence;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -25,8 +26,9 @@ interface AbsenceRepository extends JpaRepository<AbsenceEntity, UUID> {
 
     /** Those whose substitute is to be told something; none while outgoing mail is stopped. */
     @Query("select a from AbsenceEntity a where a.mailboxId = :mailbox and a.note is not null"
+            + " and (a.noteAfter is null or a.noteAfter <= :now)"
             + " and not exists (select 1 from StopEntity s where s.mailbox = a.mailboxId)")
-    List<AbsenceEntity> untold(UUID mailbox);
+    List<AbsenceEntity> untold(UUID mailbox, Instant now);
 
     @Query("select a from AbsenceEntity a where a.mailboxId = :mailbox and a.removed = false and a.summedUp = false"
             + " and a.lastDay < :today and not exists (select 1 from StopEntity s where s.mailbox = a.mailboxId)")

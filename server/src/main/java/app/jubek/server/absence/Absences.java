@@ -209,8 +209,7 @@ public class Absences {
             throw Refused.conflict("This absence is over already.", Map.of());
         }
         if (!absence.first().isBefore(today)) {
-            stored.remove(stored.isTold());
-            absences.saveAndFlush(stored);
+            callOff(stored);
             noted(mailbox, absence, who, AbsencePhrase.REMOVED);
             return;
         }
@@ -220,6 +219,16 @@ public class Absences {
         stored.end(clock.instant());
         absences.saveAndFlush(stored);
         noted(mailbox, shorter, who, AbsencePhrase.ENDED_EARLY);
+    }
+
+    private void callOff(AbsenceEntity stored) {
+        if (stored.isTold()) {
+            stored.callOff();
+            absences.saveAndFlush(stored);
+        } else {
+            absences.delete(stored);
+            absences.flush();
+        }
     }
 
     /** The substitute agrees, and gets what waited; or declines. */

@@ -4,19 +4,14 @@ import app.jubek.core.absence.Absence;
 import app.jubek.core.absence.AbsenceRules;
 import app.jubek.core.absence.OnReturn;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.ByteSource;
-import app.jubek.core.safety.Clearance;
-import app.jubek.core.safety.Cleared;
-import app.jubek.core.safety.Outgoing;
+import app.jubek.core.outgoing.OwnLetter;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
-import app.jubek.server.smtp.SmtpFault;
-import app.jubek.server.smtp.SmtpSessions;
-import java.io.IOException;
+import app.jubek.server.smtp.InsideMail;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -46,7 +41,7 @@ public class Returns {
     private final AbsenceMail mail;
     private final Mailboxes mailboxes;
     private final Messages messages;
-    private final SmtpSessions sessions;
+    private final InsideMail letters;
     private final JubekProperties properties;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -56,7 +51,7 @@ public class Returns {
             AbsenceMail mail,
             Mailboxes mailboxes,
             Messages messages,
-            SmtpSessions sessions,
+            InsideMail letters,
             JubekProperties properties,
             TransactionTemplate transaction,
             Clock clock) {
@@ -64,7 +59,7 @@ public class Returns {
         this.mail = mail;
         this.mailboxes = mailboxes;
         this.messages = messages;
-        this.sessions = sessions;
+        this.letters = letters;
         this.properties = properties;
         this.transaction = transaction;
         this.clock = clock;
@@ -179,11 +174,6 @@ public class Returns {
 
     private void send(Mailbox mailbox, Absence absence, Stretch at, Instant now) {
         MailAddress self = mailbox.own().identity();
-        Optional<Cleared> cleared = Clearance.look(new Outgoing.Inside(self, Optional.of(self)), mailbox.own());
-        if (cleared.isEmpty()) {
-            LOG.warn("a summary stays inside, and {} lies outside", self.address());
-            return;
-        }
         Map<Sort, List<Long>> ids = ids(mailbox, absence, at);
         OnReturn summary = new OnReturn(
                 size(ids.get(Sort.CAME_IN)),
@@ -193,17 +183,8 @@ public class Returns {
                 size(ids.get(Sort.DEALT_WITH)),
                 size(ids.get(Sort.WAITING)));
         String messageId = "<return-" + UUID.randomUUID() + "@" + self.domain() + ">";
-        byte[] bytes = summary.letter(self, properties.web().publicPage("/timetable?back=" + absence.id()))
-                .bytes(self, self, messageId, now.atZone(mailbox.zone()));
-        try {
-            sessions.send(
-                    mailbox,
-                    self.address(),
-                    cleared.get().outgoing().recipient().address(),
-                    ByteSource.of(bytes));
-        } catch (IOException | SmtpFault notDelivered) {
-            LOG.warn("the summary for {} did not leave: {}", self.address(), notDelivered.toString());
-        }
+        OwnLetter letter = summary.letter(self, properties.web().publicPage("/timetable?back=" + absence.id()));
+        letters.send(mailbox, self, letter, messageId, now);
     }
 
     private static int size(Collection<?> all) {

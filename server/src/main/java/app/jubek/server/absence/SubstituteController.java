@@ -1,11 +1,10 @@
 package app.jubek.server.absence;
 
 import app.jubek.core.absence.Standing;
-import app.jubek.core.rule.Rule;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Refused;
-import java.util.Optional;
+import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,7 +34,7 @@ class SubstituteController {
             String who,
             String mailbox,
             Statement days,
-            Optional<Statement> mail,
+            List<Statement> mail,
             Standing standing,
             boolean open) {}
 
@@ -50,7 +49,7 @@ class SubstituteController {
                 page.absence().plannedBy(),
                 page.mailbox().own().identity().shown(),
                 page.absence().absence().period().told(),
-                page.mail().map(Rule::mail),
+                page.mail(),
                 page.absence().standing(),
                 page.open());
     }

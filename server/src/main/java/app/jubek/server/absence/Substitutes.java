@@ -4,13 +4,9 @@ import app.jubek.core.absence.Absence;
 import app.jubek.core.absence.AbsenceRules;
 import app.jubek.core.absence.SubstituteNote;
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.ByteSource;
 import app.jubek.core.outgoing.OwnLetter;
 import app.jubek.core.people.AgreementAnswer;
-import app.jubek.core.rule.Rule;
-import app.jubek.core.safety.Clearance;
-import app.jubek.core.safety.Cleared;
-import app.jubek.core.safety.Outgoing;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.agreement.AsksByMail;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -22,10 +18,9 @@ import app.jubek.server.platform.Words;
 import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.signals.Signal;
 import app.jubek.server.signals.Signals;
-import app.jubek.server.smtp.SmtpFault;
-import app.jubek.server.smtp.SmtpSessions;
-import java.io.IOException;
+import app.jubek.server.smtp.InsideMail;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Base64;
@@ -50,13 +45,14 @@ public class Substitutes implements AsksByMail {
 
     private static final Logger LOG = LoggerFactory.getLogger(Substitutes.class);
     private static final int TOKEN_BYTES = 32;
+    private static final Duration TRY_AGAIN_AFTER = Duration.ofMinutes(15);
 
     private final AbsenceRepository absences;
     private final Absences plans;
     private final AbsenceTail tail;
     private final Mailboxes mailboxes;
     private final RuleBooks books;
-    private final SmtpSessions sessions;
+    private final InsideMail mail;
     private final JubekProperties properties;
     private final Words words;
     private final TransactionTemplate transaction;
@@ -71,7 +67,7 @@ public class Substitutes implements AsksByMail {
             AbsenceTail tail,
             Mailboxes mailboxes,
             RuleBooks books,
-            SmtpSessions sessions,
+            InsideMail mail,
             JubekProperties properties,
             Words words,
             TransactionTemplate transaction,
@@ -82,7 +78,7 @@ public class Substitutes implements AsksByMail {
         this.tail = tail;
         this.mailboxes = mailboxes;
         this.books = books;
-        this.sessions = sessions;
+        this.mail = mail;
         this.properties = properties;
         this.words = words;
         this.transaction = transaction;
@@ -100,7 +96,7 @@ public class Substitutes implements AsksByMail {
     public void tellDue(Instant now) {
         for (Mailbox mailbox : mailboxes.all()) {
             LocalDate today = LocalDate.ofInstant(now, mailbox.zone());
-            absences.untold(mailbox.id()).stream()
+            absences.untold(mailbox.id(), now).stream()
                     .filter(one -> !one.note().equals(Optional.of(Note.ASK)) || isDue(one.absence(), today))
                     .map(AbsenceEntity::id)
                     .forEach(id -> Border.around(() -> tell(mailbox, id))
@@ -126,63 +122,58 @@ public class Substitutes implements AsksByMail {
                         return new Letter(absences.saveAndFlush(one), note, token);
                     }));
         });
-        if (claimed.isPresent() && !isSent(mailbox, claimed.get())) {
-            transaction.executeWithoutResult(status -> absences.findById(id).ifPresent(one -> {
-                one.tellAgain(claimed.get().note());
-                absences.save(one);
-            }));
-        }
+        claimed.ifPresent(letter -> settle(mailbox, letter, send(mailbox, letter)));
     }
 
-    /** A step of another node in between does no harm: it was claimed before it is sent. */
-    private boolean isSent(Mailbox mailbox, Letter letter) {
-        MailAddress from = mailbox.own().identity();
+    private InsideMail.Outcome send(Mailbox mailbox, Letter letter) {
         MailAddress to = letter.absence().absence().takingOver().orElseThrow().substitute();
-        Optional<Cleared> cleared = Clearance.look(new Outgoing.Inside(to, Optional.of(from)), mailbox.own());
-        if (cleared.isEmpty()) {
-            LOG.warn("a substitute is told inside only, and {} lies outside", to.address());
-            return true;
-        }
         String messageId = AgreementAnswer.messageId(
-                letter.absence().id(), UUID.randomUUID().toString(), from);
-        byte[] bytes = written(mailbox, letter)
-                .bytes(from, to, messageId, clock.instant().atZone(mailbox.zone()));
-        try {
-            sessions.send(
-                    mailbox,
-                    from.address(),
-                    cleared.get().outgoing().recipient().address(),
-                    ByteSource.of(bytes));
-            return true;
-        } catch (IOException | SmtpFault notDelivered) {
-            LOG.warn("the note to {} did not leave: {}", to.address(), notDelivered.toString());
-            return false;
+                letter.absence().id(),
+                UUID.randomUUID().toString(),
+                mailbox.own().identity());
+        return mail.send(mailbox, to, written(mailbox, letter), messageId, clock.instant());
+    }
+
+    private void settle(Mailbox mailbox, Letter letter, InsideMail.Outcome outcome) {
+        if (outcome == InsideMail.Outcome.SENT && letter.note() != Note.CALLED_OFF) {
+            return;
         }
+        transaction.executeWithoutResult(status -> {
+            mailboxes.lock(mailbox.id());
+            absences.findById(letter.absence().id()).ifPresent(one -> {
+                if (outcome == InsideMail.Outcome.NOT_NOW) {
+                    one.tellAgain(letter.note(), clock.instant().plus(TRY_AGAIN_AFTER));
+                } else if (letter.note() == Note.CALLED_OFF) {
+                    absences.delete(one);
+                } else {
+                    one.unreached();
+                    signals.sendSoon(new Signal(Signal.Topic.MAILBOX, mailbox.id()));
+                }
+            });
+        });
     }
 
     private OwnLetter written(Mailbox mailbox, Letter letter) {
         Absence absence = letter.absence().absence();
-        List<String> mail = handedOver(mailbox, letter.absence())
-                .map(rule -> List.of(words.of(rule.mail())))
-                .orElse(List.of());
+        List<String> comes =
+                handedOver(mailbox, letter.absence()).stream().map(words::of).toList();
         SubstituteNote note = new SubstituteNote(
                 absence,
                 letter.absence().plannedBy(),
                 mailbox.own().identity(),
-                mail,
+                comes,
                 properties.web().publicPage(PAGE + letter.token()));
         return switch (letter.note()) {
             case ASK -> note.asks();
             case CHANGED -> note.tellsOfChange();
+            case BACK -> note.tellsOfReturn();
             case CALLED_OFF -> note.callsOff();
         };
     }
 
-    private Optional<Rule> handedOver(Mailbox mailbox, AbsenceEntity absence) {
+    private List<Statement> handedOver(Mailbox mailbox, AbsenceEntity absence) {
         return new AbsenceRules(absence.absence(), absence.standing(), mailbox.own(), tail.names(absence.absence()))
-                .in(books.current(mailbox.id()).book()).stream()
-                        .filter(rule -> rule.handsOn().findAny().isPresent())
-                        .findFirst();
+                .handedOver(books.current(mailbox.id()).book());
     }
 
     private static String digest(String token) {
@@ -194,7 +185,7 @@ public class Substitutes implements AsksByMail {
      *
      * @param mail what is handed over; empty for none
      */
-    record Page(Mailbox mailbox, AbsenceEntity absence, boolean open, Optional<Rule> mail) {}
+    record Page(Mailbox mailbox, AbsenceEntity absence, boolean open, List<Statement> mail) {}
 
     /**
      * @throws Refused when there is no such note, or its absence was called off

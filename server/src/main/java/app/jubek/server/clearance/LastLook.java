@@ -1,9 +1,9 @@
 package app.jubek.server.clearance;
 
-import app.jubek.core.absence.AbsenceRules;
 import app.jubek.core.people.Agreements;
 import app.jubek.core.plan.Reason;
 import app.jubek.core.rule.Rule;
+import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.safety.Clearance;
 import app.jubek.core.step.Release;
@@ -39,16 +39,17 @@ public class LastLook {
 
     private Clearance.Now now(Leaving leaving, Mailbox mailbox) {
         RuleId acting = new RuleId(leaving.rule());
-        Optional<Rule> rule = books.current(mailbox.id()).book().find(acting);
+        RuleBook book = books.current(mailbox.id()).book();
+        Optional<Rule> rule = book.find(acting);
         Instant now = clock.instant();
         return new Clearance.Now(
                 mailbox.own(),
                 leaving.kind().handsOn() ? agreements.of(mailbox.id()) : Agreements.none(),
                 rule.filter(found -> found.on() || tests.isFor(leaving.message(), acting))
                         .isPresent(),
-                AbsenceRules.are(acting)
-                        && rule.filter(found -> found.schedule().isOver(now, mailbox.opening()))
-                                .isPresent(),
+                rule.filter(book.tail()::contains)
+                        .filter(found -> found.schedule().isOver(now, mailbox.opening()))
+                        .isPresent(),
                 leaving.approved() ? Optional.empty() : awaited(leaving, rule, mailbox),
                 leaving.approved(),
                 leaving.restored(),

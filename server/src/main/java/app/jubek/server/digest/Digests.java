@@ -1,11 +1,7 @@
 package app.jubek.server.digest;
 
 import app.jubek.core.address.MailAddress;
-import app.jubek.core.message.ByteSource;
 import app.jubek.core.outgoing.OwnLetter;
-import app.jubek.core.safety.Clearance;
-import app.jubek.core.safety.Cleared;
-import app.jubek.core.safety.Outgoing;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.server.intake.MessageLine;
@@ -16,17 +12,14 @@ import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Words;
 import app.jubek.server.queue.Outbox;
-import app.jubek.server.smtp.SmtpFault;
-import app.jubek.server.smtp.SmtpSessions;
+import app.jubek.server.smtp.InsideMail;
 import app.jubek.server.step.StepView;
-import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -45,7 +38,7 @@ public class Digests {
     private final Mailboxes mailboxes;
     private final Outbox outbox;
     private final Messages messages;
-    private final SmtpSessions sessions;
+    private final InsideMail mail;
     private final JubekProperties properties;
     private final Words words;
     private final Clock clock;
@@ -55,7 +48,7 @@ public class Digests {
             Mailboxes mailboxes,
             Outbox outbox,
             Messages messages,
-            SmtpSessions sessions,
+            InsideMail mail,
             JubekProperties properties,
             Words words,
             Clock clock) {
@@ -63,7 +56,7 @@ public class Digests {
         this.mailboxes = mailboxes;
         this.outbox = outbox;
         this.messages = messages;
-        this.sessions = sessions;
+        this.mail = mail;
         this.properties = properties;
         this.words = words;
         this.clock = clock;
@@ -111,25 +104,9 @@ public class Digests {
         return new OwnLetter.Waits(words.of(step.done()) + why, message.subject(), message.sender());
     }
 
-    /** The address may lie outside by now, when a domain is ours no more. */
     private void send(Mailbox mailbox, MailAddress to, List<OwnLetter.Waits> waiting, Instant now) {
         MailAddress from = mailbox.own().identity();
-        Optional<Cleared> cleared = Clearance.look(new Outgoing.Inside(to, Optional.of(from)), mailbox.own());
-        if (cleared.isEmpty()) {
-            LOG.warn("a digest goes to own domains only, and {} lies outside", to.address());
-            return;
-        }
         OwnLetter letter = OwnLetter.digest(from, waiting, properties.web().publicPage("/records?view=waiting"));
-        String messageId = "<digest-" + UUID.randomUUID() + "@" + from.domain() + ">";
-        byte[] bytes = letter.bytes(from, to, messageId, now.atZone(mailbox.zone()));
-        try {
-            sessions.send(
-                    mailbox,
-                    from.address(),
-                    cleared.get().outgoing().recipient().address(),
-                    ByteSource.of(bytes));
-        } catch (IOException | SmtpFault notDelivered) {
-            LOG.warn("the digest to {} did not leave: {}", to.address(), notDelivered.toString());
-        }
+        mail.send(mailbox, to, letter, "<digest-" + UUID.randomUUID() + "@" + from.domain() + ">", now);
     }
 }

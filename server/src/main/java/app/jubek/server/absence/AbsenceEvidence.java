@@ -32,7 +32,7 @@ import org.springframework.stereotype.Component;
 
 /** What an absence would have done to the mail of the last days. */
 @Component
-class LookingBack {
+class AbsenceEvidence {
     private static final int LEAST_DAYS = 7;
     private static final int MOST_DAYS = 30;
     private static final int LISTED = 50;
@@ -41,7 +41,7 @@ class LookingBack {
     private final DecisionContexts contexts;
     private final AbsenceTail tail;
 
-    LookingBack(PastMail pastMail, DecisionContexts contexts, AbsenceTail tail) {
+    AbsenceEvidence(PastMail pastMail, DecisionContexts contexts, AbsenceTail tail) {
         this.pastMail = pastMail;
         this.contexts = contexts;
         this.tail = tail;
