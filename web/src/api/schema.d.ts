@@ -2801,10 +2801,12 @@ export interface components {
             note?: string;
             /** @description The id of a template whose text is the note, instead of one. */
             noteTemplate?: string;
+            /** @description The name of the hours in which it goes out, with the release “at opening”; the opening hours of the mailbox, when left out. */
+            of?: string;
             /** @description Stands in front of the original subject; "Fwd: " unless said otherwise. */
             prefix?: string;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours, or those that “of” names. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
             release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";
@@ -3370,8 +3372,10 @@ export interface components {
             groups?: string[];
             /** @description The message leaves the inbox once it is handed on. */
             leaves?: boolean;
+            /** @description The name of the hours in which it goes out, with the release “at opening”; the opening hours of the mailbox, when left out. */
+            of?: string;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours, or those that “of” names. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
             release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";
@@ -3475,11 +3479,13 @@ export interface components {
             key?: string;
             /** @description Ids of further templates: the one in the language of the message answered takes the place of the template. */
             languages?: string[];
+            /** @description The name of the hours in which it goes out, with the release “at opening”; the opening hours of the mailbox, when left out. */
+            of?: string;
             oncePerDays?: number;
             /** @description The message answered stands below the answer. */
             quotes?: boolean;
             /**
-             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
+             * @description When it goes out; at once where it is left out. At opening: in the mailbox’s opening hours, or those that “of” names. Once agreed: when the substitute of an absence has agreed to take over. First on approval: a person lets the first five go, then it goes by itself.
              * @enum {string}
              */
             release?: "at once" | "at opening" | "on approval" | "once agreed" | "first on approval";

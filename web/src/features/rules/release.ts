@@ -27,6 +27,9 @@ export function repliesWait(steps: Step[]): string {
   if (reply?.instruction !== undefined) {
     return 'Each is composed from its message and waits for approval.';
   }
+  if (reply?.of !== undefined) {
+    return `They wait for the hours “${reply.of}”.`;
+  }
   return reply?.afterMinutes === undefined
     ? REPLIES[reply?.release ?? 'at once']
     : `They wait ${releaseInWords(reply).slice('after '.length)}.`;
@@ -39,6 +42,9 @@ export function releaseInWords(step: Step): string {
   }
   if (!('release' in step || 'afterMinutes' in step)) {
     return '';
+  }
+  if (step.of !== undefined) {
+    return `in the hours “${step.of}”`;
   }
   return step.afterMinutes === undefined
     ? RELEASES[step.release ?? 'at once']

@@ -6,16 +6,16 @@ export type Leaving = Extract<Step, { do: 'forward' | 'redirect' | 'reply' }>;
 
 const LONGEST = 1200;
 
+type When = string | { minutes: number } | { hours: string };
+
 /** The step with another release; what goes out at once says nothing of it. */
-export function releasedWith(step: Leaving, when: string | { minutes: number }): Leaving {
-  const minutes = typeof when === 'string' ? undefined : when.minutes;
-  const release = typeof when === 'string' && when !== 'at once' ? when : undefined;
+export function releasedWith(step: Leaving, when: When): Leaving {
+  const minutes = typeof when === 'object' && 'minutes' in when ? when.minutes : undefined;
+  const hours = typeof when === 'object' && 'hours' in when ? when.hours : undefined;
+  const said = typeof when === 'string' && when !== 'at once' ? when : undefined;
+  const release = (hours === undefined ? said : 'at opening') as Leaving['release'];
   const plain = step.do === 'reply' ? withMember(step, 'instruction', undefined) : step;
-  return withMember(
-    withMember(plain, 'release', release as NonNullable<Leaving['release']> | undefined),
-    'afterMinutes',
-    minutes,
-  );
+  return withMember(withMember(withMember(plain, 'release', release), 'of', hours), 'afterMinutes', minutes);
 }
 
 const FIRST_INSTRUCTION = 'Answer what the message asks, with what the reply above says.';

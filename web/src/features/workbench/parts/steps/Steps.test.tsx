@@ -65,6 +65,9 @@ beforeEach(() => {
     if (pathname.endsWith('/destinations')) {
       return answer([]);
     }
+    if (pathname.endsWith('/hours')) {
+      return answer({ hours: [] });
+    }
     if (pathname.endsWith('/as-received')) {
       asked.push(await request.json());
       return answer({

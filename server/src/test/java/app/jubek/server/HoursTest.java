@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
@@ -23,7 +24,8 @@ import tools.jackson.databind.JsonNode;
 
 /** Hours have a name and are edited once for all their rules; closed days come from calendars. */
 class HoursTest extends ServerTest {
-    private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Stockholm"));
+    private static final ZoneId STOCKHOLM = ZoneId.of("Europe/Stockholm");
+    private static final LocalDate TODAY = LocalDate.now(STOCKHOLM);
     private static final String ALL_WEEK = Stream.of(
                     "monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday")
             .map(day -> "\"" + day + " 00:00-00:00\"")
@@ -84,6 +86,10 @@ class HoursTest extends ServerTest {
                 .statusCode();
     }
 
+    private LocalDateTime waitsUntil(String rule) {
+        return steps(rule).get(0).releaseAt().orElseThrow().atZone(STOCKHOLM).toLocalDateTime();
+    }
+
     private List<StepState> states(String rule) {
         return steps(rule).stream().map(step -> step.state()).toList();
     }
@@ -108,6 +114,24 @@ class HoursTest extends ServerTest {
         assertThat(browser.send("DELETE", path("/hours?name=Night%20watch"), "", "application/json")
                         .body())
                 .contains("watched");
+    }
+
+    /** Between planning and opening the hours change: what waits goes by those that hold when its time comes. */
+    @Test
+    void mailThatWaitsForHoursWithANameGoesByTheirChanges() {
+        saveHours("\"" + ANOTHER_DAY + " 10:00-11:00\"");
+        String reply = step("{'do':'reply','text':'Gladly.','release':'at opening','of':'Night watch'}");
+        rules(rule("by-watch", "gatepost", "continue", reply));
+        write("mina@watch.example", World.VISITS, "gatepost paint", "x");
+        await("it waits", () -> states("by-watch").equals(List.of(StepState.READY)));
+        assertThat(waitsUntil("by-watch")).isEqualTo(TODAY.plusDays(3).atTime(10, 0));
+
+        saveHours("\"" + ANOTHER_DAY + " 15:00-16:00\"");
+        jdbc.sql("update step set release_at = now() - interval '1 second' where rule_id = 'by-watch'")
+                .update();
+        LocalDateTime opens = TODAY.plusDays(3).atTime(15, 0);
+        await("it waits on", () -> waitsUntil("by-watch").equals(opens));
+        assertThat(states("by-watch")).containsExactly(StepState.READY);
     }
 
     @Test

@@ -115,6 +115,11 @@ public record Rule(
         return steps.contains(Step.Plain.OUT_OF_JUNK);
     }
 
+    /** The names of the hours by which it is active or sends. */
+    public Stream<String> hours() {
+        return Stream.concat(schedule.of().stream(), steps.stream().flatMap(step -> step.release().hours().stream()));
+    }
+
     /** Which mail it picks, as a phrase. */
     public Statement mail() {
         return MailPhrase.pickedOut(picksOut);

@@ -21,6 +21,7 @@ public final class Clearance {
      * @param agreements of addresses outside the own domains
      * @param ruleOn the rule is still there and switched on
      * @param absenceOver the rule answered for an absence, and that is over
+     * @param opens when the hours by which it goes open, where that lies ahead
      * @param awaited why a person is waited for, who has not let it go yet
      * @param approved a person has looked at it and let it go, whatever the limits say
      * @param beforeRestoring the message came in before the database was restored from a backup
@@ -31,6 +32,7 @@ public final class Clearance {
             Agreements agreements,
             boolean ruleOn,
             boolean absenceOver,
+            Optional<Instant> opens,
             Optional<Reason> awaited,
             boolean approved,
             boolean beforeRestoring,
@@ -45,6 +47,9 @@ public final class Clearance {
         record Hold(Reason reason) implements Verdict {}
 
         record Withhold(Reason reason) implements Verdict {}
+
+        /** The hours by which it goes are others than when it was planned. */
+        record Wait(Instant until) implements Verdict {}
     }
 
     public static Verdict look(Outgoing outgoing, Now now) {
@@ -59,6 +64,9 @@ public final class Clearance {
                 handedOn ? againstDestination(outgoing.recipient(), now.own(), now.agreements()) : Optional.empty();
         if (against.isPresent()) {
             return new Verdict.Hold(against.get());
+        }
+        if (now.opens().isPresent() && !now.approved()) {
+            return new Verdict.Wait(now.opens().get());
         }
         return unlessApproved(outgoing, now)
                 .<Verdict>map(Verdict.Hold::new)

@@ -21,6 +21,16 @@ public sealed interface Release {
         return false;
     }
 
+    /** Whether it goes by hours, which may be others when the time comes. */
+    default boolean isAtOpening() {
+        return false;
+    }
+
+    /** The name of the hours by which it goes; empty for those of the mailbox, or for none. */
+    default Optional<String> hours() {
+        return Optional.empty();
+    }
+
     /**
      * The instant from which it may go; empty when it waits for a person.
      *
@@ -39,6 +49,11 @@ public sealed interface Release {
         },
         /** At once while the mailbox is open; a mailbox that never opens leaves it to a person. */
         AT_OPENING {
+            @Override
+            public boolean isAtOpening() {
+                return true;
+            }
+
             @Override
             public Optional<Instant> due(Instant planned, Opening opening, int approved) {
                 return OPEN.isActive(planned, opening) ? Optional.of(planned) : OPEN.nextChange(planned, opening);
@@ -79,6 +94,34 @@ public sealed interface Release {
         @Override
         public Statement statement() {
             return with();
+        }
+    }
+
+    /**
+     * At once while hours with a name are open, else when they open next; hours that never open, or that the mailbox
+     * does not have, leave it to a person.
+     *
+     * @param of the name of the hours
+     */
+    record AtOpeningOf(String of) implements Release {
+        @Override
+        public boolean isAtOpening() {
+            return true;
+        }
+
+        @Override
+        public Optional<String> hours() {
+            return Optional.of(of);
+        }
+
+        @Override
+        public Optional<Instant> due(Instant planned, Opening opening, int approved) {
+            return opening.named(of).flatMap(own -> Plain.AT_OPENING.due(planned, own, approved));
+        }
+
+        @Override
+        public Statement statement() {
+            return StepPhrase.RELEASE_AT_OPENING_OF.with(of);
         }
     }
 

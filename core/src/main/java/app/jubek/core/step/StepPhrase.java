@@ -28,6 +28,7 @@ enum StepPhrase implements Code {
     ONCE_ONLY,
     ADDRESS_IN_TEXT,
     /** Minutes. */
+    RELEASE_AT_OPENING_OF,
     RELEASE_AFTER,
     RELEASE_COMPOSED
 }

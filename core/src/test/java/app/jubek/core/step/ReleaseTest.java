@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -42,6 +43,18 @@ class ReleaseTest {
     void aMailboxThatNeverOpensLeavesItToAPerson() {
         Opening never = new Opening(STOCKHOLM, List.of(), Set.of());
         assertThat(Release.Plain.AT_OPENING.due(NOON, never, 0)).isEmpty();
+    }
+
+    @Test
+    void hoursWithANameOpenTheirOwnWayOnTheClosedDaysOfTheMailbox() {
+        Opening both =
+                HOURS.with(HOURS.closed(), Map.of("Ticket desk", Opening.of(STOCKHOLM, List.of("friday 18:00-20:00"))));
+        Release byDesk = new Release.AtOpeningOf("Ticket desk");
+        assertThat(byDesk.due(NOON, both, 0)).contains(Instant.parse("2026-12-04T17:00:00Z"));
+        assertThat(byDesk.due(Instant.parse("2026-12-19T11:00:00Z"), both, 0))
+                .as("closed on Christmas Day, a Friday")
+                .contains(Instant.parse("2027-01-01T17:00:00Z"));
+        assertThat(byDesk.due(NOON, HOURS, 0)).as("unknown hours").isEmpty();
     }
 
     @Test

@@ -31,6 +31,7 @@ final class SendingJson {
             "answersGo",
             "leaves",
             "release",
+            "of",
             "afterMinutes");
     private static final Set<String> REPLY = Set.of(
             "do",
@@ -48,6 +49,7 @@ final class SendingJson {
             "inConversations",
             "keepsUnanswered",
             "release",
+            "of",
             "afterMinutes",
             "instruction",
             "languages",
@@ -81,7 +83,7 @@ final class SendingJson {
     }
 
     static Optional<Step> redirect(Reading at) {
-        at.only(Set.of("do", "to", "groups", "leaves", "release", "afterMinutes"));
+        at.only(Set.of("do", "to", "groups", "leaves", "release", "of", "afterMinutes"));
         return at.attempt(() -> new Step.Redirect(
                 at.texts("to", MailAddress::of), texts(at, "groups"), at.flag("leaves"), release(at)));
     }
@@ -127,11 +129,15 @@ final class SendingJson {
                     .orElse(Release.Plain.ON_APPROVAL);
         }
         at.check(!(at.has("release") && at.has("afterMinutes")), "afterMinutes", "stands beside release: take one");
-        return at.has("afterMinutes")
-                ? at.<Release>attempt(() -> new Release.After(at.number("afterMinutes", 1)))
-                        .orElse(Release.Plain.AT_ONCE)
-                : at.choice("release", Release.Plain.values(), Release.Plain.AT_ONCE)
-                        .orElse(Release.Plain.AT_ONCE);
+        if (at.has("afterMinutes")) {
+            return at.<Release>attempt(() -> new Release.After(at.number("afterMinutes", 1)))
+                    .orElse(Release.Plain.AT_ONCE);
+        }
+        Release.Plain plain = at.choice("release", Release.Plain.values(), Release.Plain.AT_ONCE)
+                .orElse(Release.Plain.AT_ONCE);
+        boolean named = at.has("of");
+        at.check(!named || plain.isAtOpening(), "of", "names hours: set release to “at opening” beside it");
+        return named ? new Release.AtOpeningOf(at.text("of")) : plain;
     }
 
     /** An object, of which "part" says where, and for the text the pattern and the forms. */
@@ -178,6 +184,8 @@ final class SendingJson {
             node.put("afterMinutes", after.minutes());
         } else if (step.release() instanceof Release.Composed composed) {
             node.put("instruction", composed.instruction());
+        } else if (step.release() instanceof Release.AtOpeningOf hours) {
+            node.put("release", Reading.word(Release.Plain.AT_OPENING)).put("of", hours.of());
         } else if (step.release() instanceof Release.Plain plain && plain != Release.Plain.AT_ONCE) {
             node.put("release", Reading.word(plain));
         }

@@ -115,6 +115,7 @@ class RuleBookJsonTest {
             {"id":"r","version":1,"name":"r","picksOut":{"everything":true},"ending":"continue","on":true,
              "does":[{"do":"reply","text":"Thank you.","keepsUnanswered":true,"release":"on approval"},
                      {"do":"redirect","to":["a@x.example"],"afterMinutes":10},
+                     {"do":"redirect","to":["b@x.example"],"release":"at opening","of":"Ticket desk"},
                      {"do":"reply","template":"t","languages":["u"],"substitute":"n@x.example","substituteName":"N"},
                      {"do":"reply","text":"Thank you.","instruction":"Name the day."},
                      {"do":"follow up","workingDays":3}],

@@ -50,12 +50,21 @@ public class LastLook {
                 rule.filter(book.tail()::contains)
                         .filter(found -> found.schedule().isOver(now, mailbox.opening()))
                         .isPresent(),
+                opens(leaving, mailbox, now),
                 leaving.approved() ? Optional.empty() : awaited(leaving, rule, mailbox),
                 leaving.approved(),
                 leaving.restored(),
                 Clearance.isOverLate(leaving.releaseAt().orElse(leaving.received()), now),
                 mailbox.limits(),
                 sent.lastHour(mailbox.id(), leaving, now));
+    }
+
+    /** Hours and closed days may have been changed since it was planned. */
+    private static Optional<Instant> opens(Leaving leaving, Mailbox mailbox, Instant now) {
+        return Optional.of(leaving.release())
+                .filter(Release::isAtOpening)
+                .flatMap(release -> release.due(leaving.planned(), mailbox.opening(), 0))
+                .filter(now::isBefore);
     }
 
     /** The substitute agrees for all that waits. */

@@ -3,6 +3,7 @@ package app.jubek.server.hours;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.SettingChange;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.schedule.Schedule;
 import app.jubek.core.wording.Statement;
 import app.jubek.server.mailbox.Mailbox;
 import app.jubek.server.mailbox.Mailboxes;
@@ -88,7 +89,7 @@ public class NamedHours implements BeforeSaving {
     }
 
     private Stream<Rule> using(UUID mailbox, String name) {
-        return rules(mailbox).filter(rule -> rule.schedule().of().equals(Optional.of(name)));
+        return rules(mailbox).filter(rule -> rule.hours().anyMatch(name::equals));
     }
 
     private Stream<Rule> rules(UUID mailbox) {
@@ -101,6 +102,7 @@ public class NamedHours implements BeforeSaving {
         Opening after = before.with(before.closed(), with(before, name, hours));
         Instant now = clock.instant();
         return using(mailbox, name)
+                .filter(rule -> !rule.schedule().equals(Schedule.ALWAYS))
                 .map(rule -> new Effect(
                         rule.id().value(),
                         rule.name(),
@@ -181,24 +183,21 @@ public class NamedHours implements BeforeSaving {
         changes.note(mailbox, who, SettingChange.HOURS_REMOVED.with(name));
     }
 
-    /** A rule of unknown hours would rest for good. */
+    /** A rule of unknown hours would rest for good, and what it sends by them would wait for a person. */
     @Override
     public List<Statement> check(Saving saving) {
         Map<String, Opening> known = mailboxes.find(saving.mailbox()).opening().others();
         saving.wanted().all().stream()
-                .filter(rule -> rule.on()
-                        && rule.schedule()
-                                .of()
-                                .filter(name -> !known.containsKey(name))
-                                .isPresent())
-                .findFirst()
-                .ifPresent(rule -> {
-                    throw Refused.invalid(
-                            "The rule “" + rule.name() + "” is active by the hours “"
-                                    + rule.schedule().of().orElseThrow()
-                                    + "”, which this mailbox does not have: add them in Setup, or choose others.",
-                            List.of());
-                });
+                .filter(Rule::on)
+                .forEach(rule -> rule.hours()
+                        .filter(name -> !known.containsKey(name))
+                        .findFirst()
+                        .ifPresent(name -> {
+                            throw Refused.invalid(
+                                    "The rule “" + rule.name() + "” goes by the hours “" + name
+                                            + "”, which this mailbox does not have: add them in Setup, or choose others.",
+                                    List.of());
+                        }));
         return List.of();
     }
 }

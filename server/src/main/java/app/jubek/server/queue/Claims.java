@@ -211,6 +211,8 @@ public class Claims {
         } else if (verdict instanceof Clearance.Verdict.Withhold withhold) {
             step.settle(StepState.WITHHELD, why(withhold.reason(), step), clock.instant());
             afterReply.notGiven(step);
+        } else if (verdict instanceof Clearance.Verdict.Wait wait) {
+            step.release(wait.until());
         }
         counts.changed(step.mailboxId());
         steps.save(step);

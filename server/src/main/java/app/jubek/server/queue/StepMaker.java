@@ -19,7 +19,6 @@ import app.jubek.server.mailbox.Mailboxes;
 import app.jubek.server.replyhistory.StoredReplyHistory;
 import app.jubek.server.step.Work;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -87,7 +86,9 @@ class StepMaker {
         String sender =
                 composed.outgoing().envelopeSender().map(MailAddress::address).orElse("");
         entity.leaving(composed.outgoing().recipient().address(), sender, composed.messageId());
-        due(entity).ifPresent(entity::release);
+        entity.release()
+                .due(entity.plannedAt(), mailboxes.find(entity.mailboxId()).opening(), Release.FIRST)
+                .ifPresent(entity::release);
         return new Made(entity, planned, Optional.of(composed));
     }
 
@@ -105,14 +106,6 @@ class StepMaker {
         undo.become(StepState.READY);
         undo.approve(who);
         return undo;
-    }
-
-    private Optional<Instant> due(StepEntity entity) {
-        Release release = entity.release();
-        return release == Release.Plain.AT_ONCE
-                ? Optional.empty()
-                : release.due(
-                        entity.plannedAt(), mailboxes.find(entity.mailboxId()).opening(), Release.FIRST);
     }
 
     /** Saves it with its bytes; of an answer it is noted who had it. */
