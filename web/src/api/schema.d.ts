@@ -2509,6 +2509,7 @@ export interface components {
             done: components["schemas"]["DoneCount"][];
             lastVisit?: components["schemas"]["LastVisit"];
             reminders: components["schemas"]["ReminderView"][];
+            turns: components["schemas"]["TurnView"][];
         };
         DestinationView: {
             address: string;
@@ -2763,7 +2764,7 @@ export interface components {
             remedy?: components["schemas"]["Statement"];
             rule: string;
             /** @enum {string} */
-            sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_ACTIVE" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
+            sort: "LOOP_WITHOUT_END" | "BACK_TO_OWN_MAILBOX" | "CAN_NEVER_MATCH" | "NEVER_ACTIVE" | "NEVER_REACHED" | "SAME_AS_ANOTHER" | "GAP_BETWEEN" | "BOTH_ACTIVE" | "TWO_REPLIES" | "GOES_ROUND" | "UNANSWERED_AND_MOVED" | "NAMES_A_DAY_THAT_PASSES" | "FORWARD_AND_REDIRECT" | "TOO_BROAD" | "PART_OF_LONGER_WORDS" | "NEGATED" | "COVERED_VALUES" | "NEVER_MATCHED";
         };
         FlowView: {
             from: string;
@@ -4070,6 +4071,13 @@ export interface components {
             criterion: components["schemas"]["Criterion"];
             /** Format: int32 */
             matches: number;
+        };
+        TurnView: {
+            /** Format: date */
+            day: string;
+            name: string;
+            rule: string;
+            what: components["schemas"]["Statement"];
         };
         UndoKind: {
             /** @enum {string} */

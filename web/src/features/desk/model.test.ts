@@ -1,7 +1,5 @@
 import { expect, test } from 'vitest';
-import type { Rule } from '../rules';
-import { ruleIn } from '../../test/rule';
-import { byWhen, documentsDue, doneLines, lookAgain, soon } from './model';
+import { byWhen, documentsDue, doneLines, lookAgain } from './model';
 
 test('what was done is named with the most frequent first', () => {
   const lines = doneLines([
@@ -15,22 +13,6 @@ test('what was done is named with the most frequent first', () => {
     '12 replied to',
     '3 deleted for good',
   ]);
-});
-
-test('a rule that starts or ends within two weeks is named, others and paused ones are not', () => {
-  const today = '2026-11-26';
-  const words = (active: Rule['active'], on = true) =>
-    soon([ruleIn(active, { on })], today).map((s) => `${s.when}: ${s.words}`);
-  expect(words({ hours: 'always', first: '2026-11-30' })).toEqual(['in 4 days: begins to act']);
-  expect(words({ hours: 'always', first: '2026-11-01', last: '2026-11-26' })).toEqual([
-    'today: acts for the last time',
-  ]);
-  expect(words({ hours: 'always', last: '2026-12-24' })).toEqual([]);
-  expect(
-    words({ hours: 'always', last: '2026-11-01', further: [{ first: '2026-12-01', last: '2026-12-02' }] }),
-  ).toEqual(['in 5 days: begins to act']);
-  expect(words({ hours: 'always', first: '2026-11-30' }, false)).toEqual([]);
-  expect(words(undefined)).toEqual([]);
 });
 
 test('a template is named from the day on which it is due to be checked', () => {

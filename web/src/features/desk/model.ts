@@ -1,9 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { dayOfYear } from '../../lib/dates';
 import { counted } from '../../lib/numbers';
-import type { Rule } from '../rules';
 
-const SOON_DAYS = 14;
 const DAY = 86_400_000;
 
 type Kind = Schemas['DoneCount']['kind'];
@@ -34,26 +32,6 @@ export function doneLines(done: Schemas['DoneCount'][]): { kind: Kind; words: st
       const word = DONE[kind];
       return word ? [{ kind, words: `${messages.toLocaleString('en-GB')} ${word}` }] : [];
     });
-}
-
-/** Rules of which a period begins or ends within two weeks, and what will happen first. */
-export function soon(rules: Rule[], today: string): { rule: Rule; when: string; words: string }[] {
-  return rules.flatMap((rule) => {
-    const { first, last, further = [] } = rule.active ?? {};
-    const [next] = [{ first, last }, ...further]
-      .flatMap((period) => changes(period, today))
-      .sort((a, b) => a.days - b.days);
-    return rule.on && next ? [{ rule, when: inDays(next.days), words: next.words }] : [];
-  });
-}
-
-function changes(period: { first?: string | undefined; last?: string | undefined }, today: string) {
-  const begins = period.first ? daysTo(period.first, today) : -1;
-  const ends = period.last ? daysTo(period.last, today) : -1;
-  return [
-    ...(begins > 0 && begins <= SOON_DAYS ? [{ days: begins, words: 'begins to act' }] : []),
-    ...(ends >= 0 && ends <= SOON_DAYS ? [{ days: ends, words: 'acts for the last time' }] : []),
-  ];
 }
 
 export function inDays(days: number): string {

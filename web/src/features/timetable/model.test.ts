@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { ruleIn } from '../../test/rule';
-import { columns, monday, movable, movedBy, placed, withDays } from './model';
+import { columns, monday, movable, movedBy, newDays, placed, withDays } from './model';
 
 test('six weeks begin on a Monday and name their Mondays', () => {
   expect(monday('2026-12-06')).toBe('2026-11-30');
@@ -22,13 +22,34 @@ test('one period is moved as a whole, or longer and shorter by its last day', ()
   expect(movedBy(days, -30, true)).toEqual({ first: '2026-12-01', last: '2026-12-01' });
 });
 
-test('what has no first and last day, or recurs, is not moved', () => {
-  const rule = ruleIn({ hours: 'always', first: '2026-12-01', last: '2026-12-07' });
-  expect(movable(rule)).toEqual({ first: '2026-12-01', last: '2026-12-07' });
-  expect(movable(ruleIn({ hours: 'inside opening hours' }))).toBeUndefined();
-  expect(withDays([rule], rule.id, { first: '2027-01-01', last: '2027-01-02' })[0]?.active).toEqual({
+test('periods are moved where each has its first and last day, and nothing recurs', () => {
+  const twice = ruleIn({
+    hours: 'always',
+    first: '2026-12-01',
+    last: '2026-12-07',
+    further: [{ first: '2027-02-01', last: '2027-02-03' }],
+  });
+  const days = [
+    { first: '2026-12-01', last: '2026-12-07' },
+    { first: '2027-02-01', last: '2027-02-03' },
+  ];
+  expect(movable(twice)).toEqual(days);
+  expect(movable(ruleIn({ hours: 'always', first: '2026-12-01' }))).toEqual([]);
+  expect(movable(ruleIn({ hours: 'inside opening hours' }))).toEqual([]);
+  expect(withDays([twice], twice.id, days)[0]).toEqual(twice);
+  expect(withDays([twice], twice.id, [{ first: '2027-01-01', last: '2027-01-02' }])[0]?.active).toEqual({
     hours: 'always',
     first: '2027-01-01',
     last: '2027-01-02',
   });
+});
+
+test('a rule whose time is over gets the same days in a year that is not', () => {
+  const over = (first: string, last: string) =>
+    newDays(ruleIn({ hours: 'always', first, last }), '2026-12-02');
+  expect(over('2026-05-01', '2026-05-20')).toEqual([{ first: '2027-05-01', last: '2027-05-20' }]);
+  expect(over('2023-12-20', '2024-02-29')).toEqual([{ first: '2026-12-20', last: '2027-02-28' }]);
+  expect(newDays(ruleIn({ hours: 'always', last: '2026-05-20' }), '2026-12-02')).toEqual([
+    { first: '2026-12-02', last: '2026-12-08' },
+  ]);
 });

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { withMember } from '../../lib/members';
 import type { Rule } from '../rules';
 
 export type Span = Schemas['ActiveSpan'];
@@ -61,10 +62,28 @@ export interface Days {
   last: string;
 }
 
-/** The days of a rule that is active in one period alone and can be moved by them. */
-export function movable(rule: Rule | undefined): Days | undefined {
-  const { first, last, further, recurs } = rule?.active ?? {};
-  return first && last && !further && !recurs ? { first, last } : undefined;
+/** The periods of a rule that can be moved by their days: each has its first and last, and nothing recurs. */
+export function movable(rule: Rule | undefined): Days[] {
+  const { first, last, further = [], recurs } = rule?.active ?? {};
+  const whole = [{ first, last }, ...further].flatMap((one) =>
+    one.first && one.last ? [{ first: one.first, last: one.last }] : [],
+  );
+  return recurs === undefined && whole.length === further.length + 1 ? whole : [];
+}
+
+/** For a rule whose time is over: the same days in a year that is not; a week from today on where it has none. */
+export function newDays(rule: Rule | undefined, today: string): Days[] {
+  let days = movable(rule);
+  while (days.length > 0 && days.every(({ last }) => last < today)) {
+    days = days.map(({ first, last }) => ({ first: yearOn(first), last: yearOn(last) }));
+  }
+  return days.length > 0 || rule?.active?.recurs ? days : [{ first: today, last: plusDays(today, 6) }];
+}
+
+/** The same day of the next year; the day before where that year has none. */
+function yearOn(day: string): string {
+  const next = `${Number(day.slice(0, 4)) + 1}${day.slice(4)}`;
+  return Number.isNaN(Date.parse(next)) || next.endsWith('02-29') ? `${next.slice(0, 8)}28` : next;
 }
 
 /** Both days moved, or the last alone; it never lies before the first. */
@@ -76,9 +95,14 @@ export function movedBy(days: Days, by: number, lastAlone: boolean): Days {
   return { first: days.first, last: last < days.first ? days.first : last };
 }
 
-/** The rules with one of them active on other days. */
-export function withDays(rules: Rule[], id: string, days: Days): Rule[] {
-  return rules.map((rule) =>
-    rule.id === id ? { ...rule, active: { hours: 'always' as const, ...rule.active, ...days } } : rule,
-  );
+/** The rules with one of them active in other periods. */
+export function withDays(rules: Rule[], id: string, [first, ...further]: Days[]): Rule[] {
+  return rules.map((rule) => {
+    const active = withMember(
+      { hours: 'always' as const, ...rule.active, ...first },
+      'further',
+      further.length === 0 ? undefined : further,
+    );
+    return rule.id === id ? { ...rule, active } : rule;
+  });
 }

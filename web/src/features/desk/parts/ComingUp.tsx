@@ -8,22 +8,21 @@ import { useNow, useToday } from '../../mailbox';
 import { useRuleBook } from '../../rules';
 import { useDocuments, useTemplates } from '../../templates';
 import { useAwaySoon } from './Away';
-import { byWhen, documentsDue, lookAgain, soon } from '../model';
+import { byWhen, daysTo, documentsDue, inDays, lookAgain } from '../model';
 import { useDesk } from '../queries';
 
 /** What is due, begins or ends soon, and what is not finished. */
 export function ComingUp() {
   const today = useToday();
   const rules = useRuleBook().data?.document.rules ?? [];
-  const reminders = useDesk().data?.reminders ?? [];
-  const changes = soon(rules, today);
+  const { reminders = [], turns = [] } = useDesk().data ?? {};
   const templates = lookAgain(useTemplates().data?.templates ?? [], today);
   const documents = documentsDue(useDocuments().data ?? [], today);
   const begun = [...(useDrafts().data?.keys() ?? [])];
   const ending = endingSoon(useDestinations().data ?? [], useNow());
   const caughtUp = (useCatchUps().data ?? []).filter(isOpen);
   const away = useAwaySoon();
-  const lists = [away, ending, reminders, changes, templates, documents, begun, caughtUp];
+  const lists = [away, ending, reminders, turns, templates, documents, begun, caughtUp];
   const nothing = lists.every((list) => list.length === 0);
   return (
     <section aria-label="Coming up">
@@ -57,12 +56,12 @@ export function ComingUp() {
             </Link>
           </Due>
         ))}
-        {changes.map(({ rule, when, words }) => (
-          <Due key={rule.id} when={when}>
-            <Link className="font-semibold hover:underline" to={`/rules/${rule.id}`}>
-              {rule.name}
+        {turns.map(({ rule, name, day, what }) => (
+          <Due key={rule} when={inDays(daysTo(day, today))}>
+            <Link className="font-semibold hover:underline" to={`/rules/${rule}`}>
+              {name}
             </Link>{' '}
-            {words}
+            {what.words}
           </Due>
         ))}
         {templates.map((template) => (

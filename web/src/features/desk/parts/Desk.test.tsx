@@ -12,6 +12,7 @@ let calls: string[];
 let waiting: unknown[];
 let destinations: ReturnType<typeof asked>[] = [];
 let reminders: unknown[];
+let turns: unknown[];
 let setAside: unknown[];
 let catchUps: unknown[] = [];
 let drifts: unknown[] = [];
@@ -59,6 +60,7 @@ beforeEach(() => {
   broughtBack = [];
   waiting = [];
   reminders = [];
+  turns = [];
   setAside = [];
   catchUps = [];
   drifts = [];
@@ -72,6 +74,7 @@ beforeEach(() => {
         done: [{ kind: 'REDIRECT', messages: 3 }],
         days: DAYS,
         reminders,
+        turns,
       });
     }
     if (pathname.endsWith('/destinations')) {
@@ -245,6 +248,13 @@ test('a message that is to be looked at stands on the desk and opens', async () 
   expect(screen.getByRole('link', { name: 'Frost damage' }).parentElement).toHaveTextContent(
     /Frost damagereminder, from Anna$/,
   );
+});
+
+test('a rule that begins or ends soon is named', async () => {
+  turns = [{ rule: 'easter', name: 'Easter visits', day: '2020-01-07', what: said('begins to act') }];
+  show();
+  expect(await screen.findByRole('link', { name: 'Easter visits' })).toHaveAttribute('href', '/rules/easter');
+  expect(screen.getByText(/begins to act/)).toBeInTheDocument();
 });
 
 test('messages to approve stand in one row, and so do those of a flood and those that wait for an address', async () => {

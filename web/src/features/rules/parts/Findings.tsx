@@ -11,6 +11,9 @@ const NAMES: Record<Finding['sort'], string> = {
   CAN_NEVER_MATCH: 'can never match',
   NEVER_REACHED: 'never reached',
   SAME_AS_ANOTHER: 'same as another',
+  GAP_BETWEEN: 'nobody is active in between',
+  BOTH_ACTIVE: 'active beside another',
+  NAMES_A_DAY_THAT_PASSES: 'names a day that passes',
   TWO_REPLIES: 'two replies to one message',
   GOES_ROUND: 'mail goes round, and ends',
   UNANSWERED_AND_MOVED: 'moved without an answer',
@@ -51,6 +54,13 @@ export function Findings({ findings, onRemedy }: Props) {
                   {finding.example.subject || '(no subject)'}
                 </Link>{' '}
                 · <ShortDate of={finding.example.received} />
+              </p>
+            )}
+            {finding.sort === 'NEVER_ACTIVE' && (
+              <p className="mt-0.5 text-sm">
+                <Link className="font-semibold text-moss" to={`/timetable?days=${finding.rule}`}>
+                  Give it new days
+                </Link>
               </p>
             )}
             {LOOPS.includes(finding.sort) && (

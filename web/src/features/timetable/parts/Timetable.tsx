@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { problemText } from '../../../api/problem';
 import type { Schemas } from '../../../api/client';
 import { dayOfYear, inZone, weekday } from '../../../lib/dates';
@@ -11,7 +11,7 @@ import { NotSaved, useRuleBook, useSaving, type Rule } from '../../rules';
 import {
   columns,
   monday,
-  movable,
+  newDays,
   plusDays,
   VIEWS,
   withDays,
@@ -20,7 +20,7 @@ import {
 } from '../model';
 import { useTimetable } from '../queries';
 import { AwayRow } from './AwayRow';
-import { PeriodBar } from './PeriodBar';
+import { RuleRow } from './RuleRow';
 import { Bars, Days, Row } from './Row';
 
 /** When rules are active, hours open and days closed. */
@@ -117,18 +117,32 @@ interface TableProps {
   panel: Panel;
 }
 
+interface Changed {
+  rule: string;
+  days: Period[];
+}
+
+/** The rule for which the address asks new days. */
+function useAsked(rules: Map<string, Rule>, today: string): Changed | undefined {
+  const [params] = useSearchParams();
+  const rule = params.get('days') ?? '';
+  const days = rules.has(rule) ? newDays(rules.get(rule), today) : [];
+  return days.length > 0 ? { rule, days } : undefined;
+}
+
 function Table({ table, book, days, today, isStale, panel }: TableProps) {
-  const [changed, setChanged] = useState<{ rule: string; days: Period }>();
+  const rules = new Map(book.document.rules.map((rule) => [rule.id, rule]));
+  const [changed, setChanged] = useState(useAsked(rules, today));
   const saving = useSaving(book);
   const now = share(table.now, table);
   const closed = new Set(table.closed.flatMap((calendar) => calendar.days.map(({ day }) => day)));
-  const rules = new Map(book.document.rules.map((rule) => [rule.id, rule]));
   const behind = <Days days={days} closed={closed} now={now} />;
   const from = days[0]?.day ?? today;
-  const save = (row: Schemas['RuleRow'], period: Period) => {
+  const save = (row: Schemas['RuleRow'], periods: Period[]) => {
+    const told = periods.map(({ first, last }) => `${dayOfYear(first, today)} to ${dayOfYear(last, today)}`);
     saving.save(
-      withDays(book.document.rules, row.rule, period),
-      `“${row.name}” is active from ${dayOfYear(period.first, today)} to ${dayOfYear(period.last, today)}.`,
+      withDays(book.document.rules, row.rule, periods),
+      `“${row.name}” is active from ${told.join(', and ')}.`,
     );
     setChanged(undefined);
   };
@@ -136,7 +150,8 @@ function Table({ table, book, days, today, isStale, panel }: TableProps) {
     <>
       <NotSaved saving={saving} />
       <p aria-live="polite" className="sr-only">
-        {changed && `from ${changed.days.first} to ${changed.days.last}, not saved yet`}
+        {changed &&
+          `${changed.days.map(({ first, last }) => `from ${first} to ${last}`).join(', ')}, not saved yet`}
       </p>
       <div
         role="table"
@@ -152,65 +167,22 @@ function Table({ table, book, days, today, isStale, panel }: TableProps) {
             side.
           </p>
         )}
-        {table.rules.map((row) => {
-          const own = changed?.rule === row.rule ? changed.days : undefined;
-          const period = own ?? movable(rules.get(row.rule));
-          return (
-            <Row
-              key={row.rule}
-              name={
-                <Link className="hover:underline" to={`/rules/${row.rule}`}>
-                  {row.name}
-                </Link>
-              }
-              told={row.on ? row.told.words : `paused · ${row.told.words}`}
-              next={
-                own ? (
-                  <span className="flex flex-wrap items-center gap-1.5 text-ink">
-                    {dayOfYear(own.first, today)} to {dayOfYear(own.last, today)}
-                    <Button small look="go" onClick={() => save(row, own)}>
-                      Save
-                    </Button>
-                    <Button small look="quiet" onClick={() => setChanged(undefined)}>
-                      Discard
-                    </Button>
-                  </span>
-                ) : (
-                  <>
-                    {nextInWords(row, table.zone)}
-                    {row.on && !row.active && row.next === undefined && (
-                      <Link
-                        className="block font-semibold text-moss hover:underline"
-                        to={`/rules/${row.rule}`}
-                      >
-                        Give it new days
-                      </Link>
-                    )}
-                  </>
-                )
-              }
-            >
-              {behind}
-              {period ? (
-                <PeriodBar
-                  name={row.name}
-                  days={period}
-                  from={from}
-                  shown={days.length}
-                  changed={own !== undefined}
-                  onChange={(moved) => setChanged({ rule: row.rule, days: moved })}
-                />
-              ) : (
-                <Bars
-                  spans={row.spans}
-                  from={table.from}
-                  until={table.until}
-                  look={row.on ? 'rule' : 'paused'}
-                />
-              )}
-            </Row>
-          );
-        })}
+        {table.rules.map((row) => (
+          <RuleRow
+            key={row.rule}
+            row={row}
+            rule={rules.get(row.rule)}
+            table={table}
+            changed={changed?.rule === row.rule ? changed.days : undefined}
+            from={from}
+            shown={days.length}
+            today={today}
+            behind={behind}
+            onChange={(moved) => setChanged({ rule: row.rule, days: moved })}
+            onSave={(periods) => save(row, periods)}
+            onDiscard={() => setChanged(undefined)}
+          />
+        ))}
         {table.hours.map((row) => (
           <Row
             key={row.name}
@@ -283,14 +255,4 @@ function Head({ days, zone }: { days: ReturnType<typeof columns>; zone: string }
 
 function share(iso: string, { from, until }: { from: string; until: string }): number {
   return ((Date.parse(iso) - Date.parse(from)) / (Date.parse(until) - Date.parse(from))) * 100;
-}
-
-function nextInWords({ on, active, next }: Schemas['RuleRow'], zone: string): string {
-  if (!on) {
-    return 'paused';
-  }
-  if (next === undefined) {
-    return active ? 'active from now on' : 'over: it never becomes active again';
-  }
-  return active ? `active until ${inZone(next, zone)}` : `rests until ${inZone(next, zone)}`;
 }

@@ -31,6 +31,14 @@ test('a rule is active always until days are given, and always again without the
   expect(onChange).toHaveBeenLastCalledWith(undefined);
 });
 
+test('a first day that has passed is named, once it is set', () => {
+  const past = (first: string) => ({ hours: 'always' as const, first });
+  const { rerender } = render(<Active active={past('2026-10-01')} {...HERE} onChange={vi.fn()} />);
+  expect(screen.queryByText(/lies in the past/)).toBeNull();
+  rerender(<Active active={past('2026-11-01')} {...HERE} onChange={vi.fn()} />);
+  expect(screen.getByText(/lies in the past/)).toBeVisible();
+});
+
 test.each([
   [/^active:/, 'outside “Ticket desk”', { hours: 'outside opening hours', of: 'Ticket desk' }],
   [

@@ -24,6 +24,7 @@ interface Props {
 /** When a rule is active: by hours, from day to day, on days that recur, and on closed days. */
 export function Active({ active, opening, named, closes, today, onChange }: Props) {
   const now = active ?? ALWAYS;
+  const [opened] = useState(now.first);
   const [dated, setDated] = useState(now.first !== undefined || now.last !== undefined);
   const set = (changed: Schedule) => {
     const plain = Object.entries(changed).every(
@@ -77,6 +78,11 @@ export function Active({ active, opening, named, closes, today, onChange }: Prop
               onRemove={() => setFurther(further.filter((_, at) => at !== i))}
             />
           ))}
+          {now.first !== undefined && now.first !== opened && now.first < today && (
+            <span className="text-clay">
+              lies in the past: it acts on mail from now on, not on what came since
+            </span>
+          )}
           {(now.first !== undefined || now.last !== undefined) && (
             <button
               type="button"

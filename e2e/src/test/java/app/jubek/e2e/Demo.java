@@ -12,6 +12,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 
@@ -67,7 +68,15 @@ final class Demo {
 
     /** By the simulated post office itself, whose time the server takes over when it is next asked for it. */
     static void clockAtRealTime() {
-        tell("PUT", "clock", "{\"offsetSeconds\": 0}");
+        clockMovedBy(Duration.ZERO);
+    }
+
+    static void clockAt(Instant at) {
+        clockMovedBy(Duration.between(Instant.now(), at));
+    }
+
+    private static void clockMovedBy(Duration offset) {
+        tell("PUT", "clock", "{\"offsetSeconds\": " + offset.toSeconds() + "}");
     }
 
     /** Writes as anybody, past the page. */

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.jubek.server.digest.Digests;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -74,6 +76,38 @@ class DigestTest extends ServerTest {
         browser.send("DELETE", path(), "", "application/json");
         digests.sendDue(TUESDAY.plusSeconds(86_400));
         assertThat(told()).as("not wanted any more").isEqualTo(2);
+    }
+
+    /** SUNDAY lies before MONDAY: what begins at the weekend is told on Friday. */
+    @Test
+    void onTheWorkingDayBeforeARuleBeginsOrEndsItIsTold() {
+        rules(
+                timed("sunday-walks", "'first':'" + day(SUNDAY) + "'"),
+                timed("winter-prices", "'last':'" + day(TUESDAY) + "'"));
+        assertThat(wanted(ILSE)).isEqualTo(200);
+        int before = told();
+        digests.sendDue(SUNDAY.minusSeconds(2 * 86_400));
+        await("on Friday, of Sunday", () -> told() == before + 1);
+        assertThat(newest()).contains("“sunday-walks” begins to act").doesNotContain("winter-prices");
+        digests.sendDue(MONDAY_AT_NINE);
+        await("on Monday, of Tuesday", () -> told() == before + 2);
+        assertThat(newest()).contains("“winter-prices” acts for the last time").doesNotContain("sunday-walks");
+    }
+
+    private static String timed(String rule, String days) {
+        return rule(rule, "walks", "continue", step("{'do':'file','folder':'Walks'}"))
+                .replace("\"on\":true", step("'active':{'hours':'always'," + days + "},'on':true"));
+    }
+
+    private static LocalDate day(Instant at) {
+        return LocalDate.ofInstant(at, ZoneId.of("Europe/Stockholm"));
+    }
+
+    private String newest() {
+        return inFolder(
+                ILSE,
+                "INBOX",
+                messages -> messages[messages.length - 1].getContent().toString());
     }
 
     @Test

@@ -34,24 +34,50 @@ public record OwnLetter(String subject, String text) {
     }
 
     /**
-     * What waits for the people of a mailbox.
+     * What waits for the people of a mailbox, and what begins or ends soon.
      *
      * @param waiting what has waited longest first
+     * @param ahead a line for each
      * @param page where it can be looked at; empty where nobody can say
      */
-    public static OwnLetter digest(MailAddress mailbox, List<Waits> waiting, Optional<String> page) {
-        StringBuilder text = new StringBuilder("Hello,\n\nthis waits for somebody at " + mailbox.shown() + ":\n\n");
-        waiting.stream().limit(LISTED).forEach(each -> text.append(each.line()));
-        if (waiting.size() > LISTED) {
-            text.append("  and ").append(waiting.size() - LISTED).append(" more\n");
+    public static OwnLetter digest(
+            MailAddress mailbox, List<Waits> waiting, List<String> ahead, Optional<String> page) {
+        StringBuilder text = new StringBuilder("Hello,\n\n");
+        if (!waiting.isEmpty()) {
+            text.append("this waits for somebody at ").append(mailbox.shown()).append(":\n\n");
+            waiting.stream().limit(LISTED).forEach(each -> text.append(each.line()));
+            more(waiting.size(), text);
+            page.ifPresent(address -> text.append("\nTo look at it and to decide:\n\n  ")
+                    .append(address)
+                    .append("\n\n"));
         }
-        page.ifPresent(address -> text.append("\nTo look at it and to decide:\n\n  ")
-                .append(address)
-                .append('\n'));
-        text.append("\nYou get this once on each working day on which something waits. To end that, open Records,\n");
-        text.append("view Waiting.\n");
-        String count = waiting.size() == 1 ? "1 message waits" : waiting.size() + " messages wait";
-        return new OwnLetter(count + " at " + mailbox.shown(), text.toString());
+        if (!ahead.isEmpty()) {
+            text.append("rules at ")
+                    .append(mailbox.shown())
+                    .append(" begin or end before the next working day is over:\n\n");
+            ahead.stream()
+                    .limit(LISTED)
+                    .forEach(each -> text.append("  - ").append(each).append('\n'));
+            more(ahead.size(), text);
+            text.append('\n');
+        }
+        text.append("You get this once on each working day on which something waits, or a rule is about to begin\n");
+        text.append("or to end. To end that, open Records, view Waiting.\n");
+        return new OwnLetter(digestSubject(waiting.size()) + " at " + mailbox.shown(), text.toString());
+    }
+
+    private static void more(int all, StringBuilder text) {
+        if (all > LISTED) {
+            text.append("  and ").append(all - LISTED).append(" more\n");
+        }
+    }
+
+    private static String digestSubject(int waiting) {
+        return switch (waiting) {
+            case 0 -> "Rules begin or end soon";
+            case 1 -> "1 message waits";
+            default -> waiting + " messages wait";
+        };
     }
 
     /**

@@ -8,6 +8,15 @@ enum FindingText implements Code {
     NEVER_ACTIVE_AGAIN,
     /** The name of the hours. */
     UNKNOWN_HOURS,
+    /** Each of the next four has the other rule, and the days; at times: the first day. */
+    NEITHER_ACTIVE,
+    NEITHER_ACTIVE_AT_TIMES,
+    BOTH_ACTIVE_ON,
+    BOTH_ACTIVE_AT_TIMES,
+    /** The last day of the rule, the day as it is written. */
+    NAMES_PASSING_DAY,
+    /** So many messages, the other rule, the first day. */
+    WILL_REPLY_AFTER_ANOTHER,
     /** So many past messages. */
     NONE_PICKED,
     /** So many messages, the rule that stops the newest. */

@@ -14,6 +14,9 @@ import app.jubek.core.schedule.Opening;
 import app.jubek.core.step.Step;
 import app.jubek.core.wording.Argument;
 import app.jubek.core.wording.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
@@ -33,16 +36,20 @@ final class FromEvidence {
     /** With less past mail than this nothing is said about what never came. */
     private static final int LEAST = 50;
 
+    private static final Duration AHEAD = Duration.ofDays(400);
+
     private final RuleBook book;
     private final Corpus.View past;
     private final Opening opening;
+    private final Instant now;
     private final List<Finding> found = new ArrayList<>();
     private final Map<RuleId, BitSet> picked = new LinkedHashMap<>();
 
-    FromEvidence(RuleBook book, Corpus.View past, Opening opening) {
+    FromEvidence(RuleBook book, Corpus.View past, Opening opening, Instant now) {
         this.book = book;
         this.past = past;
         this.opening = opening;
+        this.now = now;
         book.rules().forEach(rule -> picked.put(rule.id(), new BitSet()));
         PastRun run = new PastRun(book, past, opening);
         for (int at = 0; at < past.size(); at++) {
@@ -139,6 +146,7 @@ final class FromEvidence {
         BitSet both = (BitSet) picked.get(earlier.id()).clone();
         both.and(picked.get(later.id()));
         if (both.isEmpty()) {
+            repliesAhead(earlier, later);
             return;
         }
         Optional<Integer> example = Optional.of(both.length() - 1);
@@ -164,6 +172,32 @@ final class FromEvidence {
                     example,
                     new Remedy(RemedyText.STOP_AT.with(earlier.name()), Books.with(book, earlier, Books::ending)));
         }
+    }
+
+    /** They never were active at once, and will be. */
+    private void repliesAhead(Rule earlier, Rule later) {
+        boolean timed = !earlier.schedule().equals(later.schedule());
+        if (!timed || earlier.ends() || !replies(earlier) || !replies(later)) {
+            return;
+        }
+        BitSet both = meets(earlier, past);
+        both.and(meets(later, past));
+        List<Rule> above = book.rules().subList(0, book.rules().indexOf(later));
+        both.stream()
+                .filter(at -> taker(at).filter(above::contains).isPresent())
+                .forEach(both::clear);
+        if (both.isEmpty()) {
+            return;
+        }
+        earlier.schedule()
+                .firstWith(later.schedule(), now, now.plus(AHEAD), opening)
+                .ifPresent(at -> note(
+                        Sort.TWO_REPLIES,
+                        later,
+                        FindingText.WILL_REPLY_AFTER_ANOTHER.with(
+                                both.cardinality(), earlier.name(), LocalDate.ofInstant(at, opening.zone())),
+                        Optional.of(both.length() - 1),
+                        new Remedy(RemedyText.STOP_AT.with(earlier.name()), Books.with(book, earlier, Books::ending))));
     }
 
     private void forwardAndRedirect(Rule rule) {

@@ -5,6 +5,10 @@ import app.jubek.core.wording.Code;
 /** What one click does about a finding. */
 enum RemedyText implements Code {
     PAUSE_IT,
+    /** The day. */
+    BEGIN_ON,
+    /** The other rule, the day. */
+    END_ON,
     /** The other rule. */
     MOVE_IT_ABOVE,
     STOP_AT,

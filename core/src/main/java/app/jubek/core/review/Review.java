@@ -7,6 +7,7 @@ import app.jubek.core.review.Finding.Sort;
 import app.jubek.core.rule.RuleBook;
 import app.jubek.core.rule.RuleId;
 import app.jubek.core.schedule.Opening;
+import app.jubek.core.template.Prepared;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -26,6 +27,7 @@ public final class Review {
     /**
      * All findings, the worst first.
      *
+     * @param prepared the templates that replies go by
      * @param now from when on a rule may be active
      * @param unanswered what rules did within the last time
      * @param tried whether what they send comes back
@@ -34,12 +36,13 @@ public final class Review {
             RuleBook book,
             Corpus.View past,
             OwnSide own,
+            Prepared prepared,
             Opening opening,
             Instant now,
             List<Unanswered> unanswered,
             List<Loops.Tried> tried) {
         List<Finding> fromCriteria = new FromCriteria(book, own).findings();
-        List<Finding> fromTime = new FromTime(book, opening, now).findings();
+        List<Finding> fromTime = new FromTime(book, prepared, opening, now).findings();
         Set<RuleId> settled = Stream.concat(fromCriteria.stream(), fromTime.stream())
                 .filter(finding -> SETTLES.contains(finding.sort()))
                 .map(Finding::rule)
@@ -48,7 +51,7 @@ public final class Review {
                         fromCriteria,
                         fromTime,
                         new FromRecords(book, unanswered).findings(),
-                        new FromEvidence(book, past, opening).findings(settled),
+                        new FromEvidence(book, past, opening, now).findings(settled),
                         new FromWords(book, past).findings(),
                         loops(book, tried))
                 .flatMap(List::stream)

@@ -3,7 +3,9 @@ package app.jubek.core.schedule;
 import app.jubek.core.wording.Statement;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * From the first to the last local day, both of them in it.
@@ -42,6 +44,30 @@ public record Period(Optional<LocalDate> first, Optional<LocalDate> last) {
     /** Whether a day is in both. */
     public boolean overlaps(Period other) {
         return beginsBeforeEndOf(other) && other.beginsBeforeEndOf(this);
+    }
+
+    /** The days that are in both; empty when there are none, or when they have no beginning or no end. */
+    public Optional<Period> sharedWith(Period other) {
+        Optional<LocalDate> from = later(first, other.first);
+        Optional<LocalDate> until = earlier(last, other.last);
+        boolean whole = overlaps(other) && from.isPresent() && until.isPresent();
+        return whole ? Optional.of(new Period(from, until)) : Optional.empty();
+    }
+
+    /** The days after this one and before the next; empty when there are none. */
+    public Optional<Period> gapBefore(Period next) {
+        if (last.isEmpty() || next.first.isEmpty() || !last.get().plusDays(1).isBefore(next.first.get())) {
+            return Optional.empty();
+        }
+        return Optional.of(new Period(last.map(day -> day.plusDays(1)), next.first.map(day -> day.minusDays(1))));
+    }
+
+    private static Optional<LocalDate> later(Optional<LocalDate> one, Optional<LocalDate> other) {
+        return Stream.of(one, other).flatMap(Optional::stream).max(Comparator.naturalOrder());
+    }
+
+    private static Optional<LocalDate> earlier(Optional<LocalDate> one, Optional<LocalDate> other) {
+        return Stream.of(one, other).flatMap(Optional::stream).min(Comparator.naturalOrder());
     }
 
     private boolean beginsBeforeEndOf(Period other) {

@@ -10,6 +10,7 @@ import java.time.ZoneId;
 import java.time.zone.ZoneOffsetTransition;
 import java.time.zone.ZoneRules;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -32,6 +33,9 @@ public record Schedule(
 
     private static final int YEARS_AHEAD = 10;
     private static final int MOST_PERIODS = 100;
+    private static final int MOST_LOOKS = 1_500;
+    /** Days of rest that are worth a word. */
+    private static final int REST = 7;
 
     /** How it stands to its hours; outside is all the rest. */
     public enum Hours implements Code {
@@ -84,6 +88,30 @@ public record Schedule(
     /** The same in its hours, whatever the day. */
     public Schedule onAnyDay() {
         return new Schedule(hours, of, onClosedDays, List.of(), Optional.empty());
+    }
+
+    /** The same on its days, whatever the hours. */
+    public Schedule atAnyHour() {
+        return new Schedule(Hours.ALWAYS, Optional.empty(), OnClosedDays.AS_HOURS_ARE, periods, recurrence);
+    }
+
+    /** The first instant from one on, within a time, at which another one is active too. */
+    public Optional<Instant> firstWith(Schedule other, Instant from, Instant until, Opening opening) {
+        Instant at = from;
+        for (int looked = 0; looked < MOST_LOOKS && at.isBefore(until); looked++) {
+            if (isActive(at, opening) && other.isActive(at, opening)) {
+                return Optional.of(at);
+            }
+            at = firstChange(other, at, opening).orElse(until);
+        }
+        return Optional.empty();
+    }
+
+    /** The first instant after one at which this or another one becomes active or rests. */
+    public Optional<Instant> firstChange(Schedule other, Instant after, Opening opening) {
+        return Stream.of(nextChange(after, opening), other.nextChange(after, opening))
+                .flatMap(Optional::stream)
+                .min(Comparator.naturalOrder());
     }
 
     /** Whether it can't become active at or after an instant any more, as far as ten years ahead and its periods tell. */
@@ -174,6 +202,31 @@ public record Schedule(
             at = next;
         }
         return spans;
+    }
+
+    /**
+     * The first day of some days on which its days begin or end; a rule that rests for less than a week goes on.
+     *
+     * @param until the last day that is looked at
+     */
+    public Optional<Turn> nextTurn(LocalDate from, LocalDate until) {
+        return from.datesUntil(until.plusDays(1))
+                .flatMap(day -> turnOn(day).stream())
+                .findFirst();
+    }
+
+    private Optional<Turn> turnOn(LocalDate day) {
+        if (!isOnDay(day)) {
+            return Optional.empty();
+        }
+        boolean begins = day.minusDays(REST).datesUntil(day).noneMatch(this::isOnDay);
+        boolean ends = day.plusDays(1).datesUntil(day.plusDays(REST + 1)).noneMatch(this::isOnDay);
+        if (begins && ends) {
+            return Optional.of(new Turn(day, Turn.What.ALONE));
+        }
+        return begins || ends
+                ? Optional.of(new Turn(day, begins ? Turn.What.BEGINS : Turn.What.ENDS))
+                : Optional.empty();
     }
 
     /** It rests on days that are none of its days; a zone may have left out the day before this one. */

@@ -33,6 +33,8 @@ enum SchedulePhrase implements Code {
     IN_MONTHS,
     /** The number of the day, and the month. */
     DAY_OF_YEAR,
+    /** The day, the name of a rule, what happens. */
+    TURN_OF_RULE,
     /** The rule as it is written. */
     DAYS_AS_WRITTEN
 }

@@ -78,9 +78,11 @@ public record Template(
      * where there are no fields, or what stands in braces is none: then the words go out as they are.
      */
     public static Optional<Template> own(String subject, String text) {
-        if (!(subject + text).contains("{{")) {
-            return Optional.empty();
-        }
+        return (subject + text).contains("{{") ? written(subject, text) : Optional.empty();
+    }
+
+    /** The same of any words; empty where what stands in braces is no field. */
+    public static Optional<Template> written(String subject, String text) {
         try {
             return Optional.of(plain(new TemplateId("own"), 1, "own", Locale.UK, subject, text, Map.of()));
         } catch (IllegalArgumentException noField) {

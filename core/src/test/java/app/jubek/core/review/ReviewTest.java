@@ -24,6 +24,7 @@ import app.jubek.core.schedule.Opening;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Step;
+import app.jubek.core.template.Prepared;
 import app.jubek.core.view.MessageView;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,6 +34,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -41,6 +43,10 @@ import org.junit.jupiter.api.Test;
 
 class ReviewTest {
     private static final Instant NOW = Instant.parse("2026-04-01T10:00:00Z");
+
+    /** Usual hours, and those of the gate, which opens at weekends. */
+    private static final Opening OPENING = Opening.usual(ZoneOffset.UTC)
+            .with(Set.of(), Map.of("Gate", Opening.of(ZoneOffset.UTC, List.of("saturday 9:00-17:00"))));
 
     private static final List<String> WORDS =
             List.of("guided visit", "class booking", "price list", "lost glasses", "photo permit", "term dates");
@@ -99,12 +105,18 @@ class ReviewTest {
         return rules;
     }
 
+    private static Schedule days(String first, String last) {
+        return new Schedule(
+                Schedule.Hours.ALWAYS,
+                new Period(Optional.of(LocalDate.parse(first)), Optional.of(LocalDate.parse(last))));
+    }
+
     /** With records that say how often the planted rule left a message unanswered and moved it. */
     private List<Finding> review(RuleBook book) {
         Unanswered often = new Unanswered(new RuleId("fault"), 4, 20);
         MailboxHere visits = Mails.here(Mails.VISITS, AddressBook.empty(), book);
         List<Loops.Tried> tried = new Loops(List.of(visits)).of(visits, Loops.Examples.none());
-        return Review.of(book, past, Mails.VISITS, Opening.usual(ZoneOffset.UTC), NOW, List.of(often), tried);
+        return Review.of(book, past, Mails.VISITS, Prepared.nothing(), OPENING, NOW, List.of(often), tried);
     }
 
     private Set<Sort> sorts(List<Rule> rules) {
@@ -120,11 +132,7 @@ class ReviewTest {
                 List.of(files(
                         "fault",
                         new Group(Group.Quantifier.ALL, List.of(from("school0.example"), from("school1.example")))));
-            case NEVER_ACTIVE ->
-                List.of(rule("fault", words(word), Ending.CONTINUE, redirect("noor"))
-                        .active(new Schedule(
-                                Schedule.Hours.ALWAYS,
-                                new Period(Optional.empty(), Optional.of(LocalDate.of(2026, 3, 1))))));
+            case NEVER_ACTIVE, GAP_BETWEEN, BOTH_ACTIVE, NAMES_A_DAY_THAT_PASSES -> ofTime(sort, word, mail);
             case NEVER_REACHED ->
                 List.of(
                         files("all", from("example")),
@@ -174,6 +182,34 @@ class ReviewTest {
         };
     }
 
+    private static List<Rule> ofTime(Sort sort, String word, Rule mail) {
+        return switch (sort) {
+            case NEVER_ACTIVE ->
+                List.of(rule("fault", words(word), Ending.CONTINUE, redirect("noor"))
+                        .active(new Schedule(
+                                Schedule.Hours.ALWAYS,
+                                new Period(Optional.empty(), Optional.of(LocalDate.of(2026, 3, 1))))));
+            case GAP_BETWEEN ->
+                List.of(
+                        mail.active(days("2026-03-01", "2026-06-30")),
+                        rule("fault", words(word), Ending.CONTINUE, redirect("ivo"))
+                                .active(days("2026-07-04", "2026-08-31")));
+            case BOTH_ACTIVE ->
+                List.of(
+                        mail.active(days("2026-03-01", "2026-06-30")),
+                        rule("fault", words(word), Ending.CONTINUE, redirect("ivo"))
+                                .active(days("2026-06-29", "2026-08-31")));
+            case NAMES_A_DAY_THAT_PASSES ->
+                List.of(rule(
+                                "fault",
+                                words(word),
+                                Ending.CONTINUE,
+                                new Step.Reply("", "We are back on 5 May 2026.", Duration.ofDays(7)))
+                        .active(days("2026-04-20", "2026-05-10")));
+            default -> throw new IllegalArgumentException(sort.toString());
+        };
+    }
+
     @Test
     void nothingIsFoundInASensibleBook() {
         for (int i = 0; i < 20; i++) {
@@ -212,6 +248,55 @@ class ReviewTest {
                 .isEmpty();
         assertThat(sorts(List.of(now, then)))
                 .as("the same at another time is something else")
+                .isEmpty();
+    }
+
+    private Set<Sort> inTurn(Schedule one, Schedule other) {
+        return sorts(List.of(
+                rule("one", words(WORDS.get(0)), Ending.CONTINUE, answer()).active(one),
+                rule("other", words(WORDS.get(0)), Ending.CONTINUE, answer()).active(other)));
+    }
+
+    private static Schedule by(Schedule.Hours hours, String name) {
+        Optional<String> of = Optional.of(name).filter(each -> !each.isEmpty());
+        return new Schedule(hours, of, Schedule.OnClosedDays.AS_HOURS_ARE, List.of(), Optional.empty());
+    }
+
+    @Test
+    void rulesThatRelieveEachOtherLeaveNoGapAndNeverActAtOnce() {
+        Schedule may = days("2026-05-01", "2026-05-31");
+        assertThat(inTurn(may, days("2026-06-01", "2026-06-30"))).isEmpty();
+        assertThat(inTurn(may, days("2026-06-02", "2026-06-30"))).containsExactly(Sort.GAP_BETWEEN);
+        assertThat(inTurn(may, days("2026-05-31", "2026-06-30")))
+                .as("also said of the two replies")
+                .containsExactlyInAnyOrder(Sort.BOTH_ACTIVE, Sort.TWO_REPLIES);
+        assertThat(inTurn(may, days("2026-09-01", "2026-09-30")))
+                .as("two seasons")
+                .isEmpty();
+        assertThat(inTurn(
+                        new Schedule(Schedule.Hours.INSIDE, may.periods().get(0)),
+                        new Schedule(
+                                Schedule.Hours.INSIDE,
+                                days("2026-06-01", "2026-06-30").periods().get(0))))
+                .as("31 May is a Sunday")
+                .isEmpty();
+        Schedule first = may.during(List.of(
+                may.periods().get(0), days("2026-06-20", "2026-06-25").periods().get(0)));
+        assertThat(inTurn(first, days("2026-06-01", "2026-06-19")))
+                .as("the one in the middle, and the first once more")
+                .isEmpty();
+    }
+
+    @Test
+    void whoActsOutsideHoursThatAnotherDoesNotKeepLeavesGapsOrActsBesideIt() {
+        assertThat(inTurn(by(Schedule.Hours.INSIDE, ""), by(Schedule.Hours.OUTSIDE, "")))
+                .isEmpty();
+        assertThat(inTurn(by(Schedule.Hours.INSIDE, "Gate"), by(Schedule.Hours.OUTSIDE, "")))
+                .contains(Sort.GAP_BETWEEN);
+        Schedule alsoClosed = new Schedule(
+                Schedule.Hours.INSIDE, Optional.empty(), Schedule.OnClosedDays.ALSO, List.of(), Optional.empty());
+        assertThat(inTurn(alsoClosed, by(Schedule.Hours.OUTSIDE, "")))
+                .as("no closed day comes near")
                 .isEmpty();
     }
 

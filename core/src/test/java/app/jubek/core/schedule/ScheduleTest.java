@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.jubek.core.schedule.Schedule.Hours;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -96,6 +98,53 @@ class ScheduleTest {
                 }
             }
         }
+    }
+
+    /** The instants of the changes are those that zdump prints of the time zone database, release 2025b. */
+    @ParameterizedTest
+    @CsvSource({
+        "America/New_York, 02:30-04:00, 2026-03-08T06:00:00Z, 2026-03-08T07:00:00Z, half past two is left out",
+        "America/New_York, 01:30-04:00, 2026-11-01T05:45:00Z, 2026-11-01T06:00:00Z, back to one o'clock",
+        "Europe/Stockholm, 02:30-05:00, 2026-03-29T00:00:00Z, 2026-03-29T01:00:00Z, half past two is left out",
+        "Europe/Stockholm, 02:30-05:00, 2026-10-25T00:45:00Z, 2026-10-25T01:00:00Z, back to two o'clock",
+        "Australia/Lord_Howe, 01:45-03:00, 2026-04-04T14:50:00Z, 2026-04-04T15:00:00Z, back by half an hour",
+        "Australia/Lord_Howe, 02:15-03:00, 2026-10-03T15:00:00Z, 2026-10-03T15:30:00Z, forward by half an hour"
+    })
+    void hoursTurnWhereTheClocksOfAZoneAreChanged(String zone, String hours, String after, String turns, String why) {
+        List<String> daily =
+                Stream.of(DayOfWeek.values()).map(day -> day + " " + hours).toList();
+        Opening opening = Opening.of(ZoneId.of(zone), daily);
+        assertThat(new Schedule(Hours.INSIDE, Period.OPEN).nextChange(Instant.parse(after), opening))
+                .as(why)
+                .contains(Instant.parse(turns));
+    }
+
+    /** Of the same source: Samoa went from 29 to 31 December 2011. */
+    @Test
+    void aDayThatAZoneLeftOutEndsBeforeItBegins() {
+        Opening samoa = Opening.usual(ZoneId.of("Pacific/Apia"));
+        Schedule untilTheThirtieth = new Schedule(Hours.ALWAYS, new Period(Optional.empty(), day("2011-12-30")));
+        assertThat(untilTheThirtieth.nextChange(Instant.parse("2011-12-30T00:00:00Z"), samoa))
+                .contains(Instant.parse("2011-12-30T10:00:00Z"));
+        Schedule onThatDay = new Schedule(Hours.ALWAYS, new Period(day("2011-12-30"), day("2011-12-30")));
+        assertThat(onThatDay.nextChange(Instant.parse("2011-12-01T00:00:00Z"), samoa))
+                .isEmpty();
+    }
+
+    @Test
+    void whatBeginsOrEndsForAWeekAtLeastIsATurn() {
+        LocalDate today = LocalDate.parse("2026-12-02");
+        Schedule walks = Schedule.ALWAYS.during(List.of(
+                new Period(day("2026-11-01"), day("2026-12-04")),
+                new Period(day("2026-12-08"), day("2026-12-20")),
+                new Period(day("2027-01-06"), day("2027-01-06"))));
+        assertThat(walks.nextTurn(today, today.plusDays(60)))
+                .as("three days of rest are none")
+                .contains(new Turn(LocalDate.parse("2026-12-20"), Turn.What.ENDS));
+        assertThat(walks.nextTurn(LocalDate.parse("2026-12-21"), today.plusDays(60)))
+                .contains(new Turn(LocalDate.parse("2027-01-06"), Turn.What.ALONE));
+        assertThat(walks.nextTurn(today, today.plusDays(14))).isEmpty();
+        assertThat(Schedule.ALWAYS.nextTurn(today, today.plusDays(400))).isEmpty();
     }
 
     @ParameterizedTest

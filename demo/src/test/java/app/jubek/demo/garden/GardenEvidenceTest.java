@@ -11,6 +11,7 @@ import app.jubek.core.rule.RuleBook;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.suggest.Suggest;
 import app.jubek.core.suggest.Suggestion;
+import app.jubek.core.template.Prepared;
 import app.jubek.formats.rulebook.RuleBookJson;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -83,6 +84,7 @@ class GardenEvidenceTest {
                         book,
                         GardenPast.evidence(),
                         OWN,
+                        Prepared.nothing(),
                         Opening.usual(ZoneOffset.UTC),
                         GardenPast.END,
                         List.of(),

@@ -1,11 +1,14 @@
 package app.jubek.server.desk;
 
+import app.jubek.core.rule.Rule;
+import app.jubek.core.wording.Statement;
 import app.jubek.server.account.Allowed;
 import app.jubek.server.account.SignedIn;
 import app.jubek.server.figures.WorkFigures;
 import app.jubek.server.intake.MessageLine;
 import app.jubek.server.intake.Messages;
 import app.jubek.server.mailbox.Mailboxes;
+import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.step.DoneCount;
 import app.jubek.server.step.RuleUse;
 import app.jubek.server.step.Work;
@@ -13,6 +16,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,12 +33,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DeskController {
     private static final int LOOKED_BACK = 7;
+    private static final int AHEAD = 14;
 
     private final WorkFigures figures;
     private final Messages messages;
     private final DeskVisitRepository visits;
     private final Reminders reminders;
     private final Mailboxes mailboxes;
+    private final RuleBooks books;
     private final Clock clock;
 
     DeskController(
@@ -43,7 +49,9 @@ class DeskController {
             DeskVisitRepository visits,
             Reminders reminders,
             Mailboxes mailboxes,
+            RuleBooks books,
             Clock clock) {
+        this.books = books;
         this.reminders = reminders;
         this.mailboxes = mailboxes;
         this.figures = figures;
@@ -57,6 +65,7 @@ class DeskController {
      * @param came messages of the last seven days, today among them, that were decided
      * @param days these days, the earliest first
      * @param done messages of these days that something was done with, by what it was
+     * @param turns rules whose days begin or end within two weeks
      * @param reminders messages to be looked at today or tomorrow, or within the last week
      */
     record DeskView(
@@ -64,7 +73,13 @@ class DeskController {
             int came,
             List<DoneCount> done,
             List<DeskDay> days,
-            List<ReminderView> reminders) {}
+            List<ReminderView> reminders,
+            List<TurnView> turns) {}
+
+    /**
+     * @param what happens, as a phrase about the rule
+     */
+    record TurnView(String rule, String name, LocalDate day, Statement what) {}
 
     /**
      * @param came messages that were decided since
@@ -90,7 +105,24 @@ class DeskController {
                 came.size(),
                 counted(came.keySet(), done),
                 DeskDay.of(days, zone, came, done),
-                reminders(mailbox, today));
+                reminders(mailbox, today),
+                turns(mailbox, today));
+    }
+
+    private List<TurnView> turns(UUID mailbox, LocalDate today) {
+        return books.current(mailbox).book().rules().stream()
+                .filter(Rule::on)
+                .flatMap(rule -> rule
+                        .schedule()
+                        .nextTurn(today, today.plusDays(AHEAD))
+                        .map(turn -> new TurnView(
+                                rule.id().value(),
+                                rule.name(),
+                                turn.day(),
+                                turn.what().with()))
+                        .stream())
+                .sorted(Comparator.comparing(TurnView::day))
+                .toList();
     }
 
     /** Of these messages alone: a catch-up may have done as much with older ones. */

@@ -2,6 +2,7 @@ package app.jubek.server.digest;
 
 import app.jubek.core.address.MailAddress;
 import app.jubek.core.outgoing.OwnLetter;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.schedule.Period;
 import app.jubek.core.schedule.Schedule;
 import app.jubek.server.intake.MessageLine;
@@ -12,6 +13,7 @@ import app.jubek.server.platform.Border;
 import app.jubek.server.platform.JubekProperties;
 import app.jubek.server.platform.Words;
 import app.jubek.server.queue.Outbox;
+import app.jubek.server.rulebook.RuleBooks;
 import app.jubek.server.smtp.InsideMail;
 import app.jubek.server.step.StepView;
 import java.time.Clock;
@@ -38,6 +40,7 @@ public class Digests {
     private final Mailboxes mailboxes;
     private final Outbox outbox;
     private final Messages messages;
+    private final RuleBooks books;
     private final InsideMail mail;
     private final JubekProperties properties;
     private final Words words;
@@ -48,6 +51,7 @@ public class Digests {
             Mailboxes mailboxes,
             Outbox outbox,
             Messages messages,
+            RuleBooks books,
             InsideMail mail,
             JubekProperties properties,
             Words words,
@@ -56,6 +60,7 @@ public class Digests {
         this.mailboxes = mailboxes;
         this.outbox = outbox;
         this.messages = messages;
+        this.books = books;
         this.mail = mail;
         this.properties = properties;
         this.words = words;
@@ -82,12 +87,24 @@ public class Digests {
             return;
         }
         List<OwnLetter.Waits> waiting = waiting(mailbox.id());
+        List<String> ahead = ahead(mailbox, today);
         for (DigestEntity one : due) {
             boolean ours = digests.claim(one.key().accountId(), mailbox.id(), today) > 0;
-            if (ours && !waiting.isEmpty()) {
-                send(mailbox, MailAddress.of(one.address()), waiting, now);
+            if (ours && !(waiting.isEmpty() && ahead.isEmpty())) {
+                send(mailbox, MailAddress.of(one.address()), waiting, ahead, now);
             }
         }
+    }
+
+    /** What begins or ends after today, up to the next working day. */
+    private List<String> ahead(Mailbox mailbox, LocalDate today) {
+        LocalDate until = mailbox.opening().opensAfter(today).orElse(today.plusDays(1));
+        return books.current(mailbox.id()).book().all().stream()
+                .filter(Rule::on)
+                .flatMap(rule ->
+                        rule.schedule().nextTurn(today.plusDays(1), until).map(turn -> turn.of(rule.name())).stream())
+                .map(words::of)
+                .toList();
     }
 
     private List<OwnLetter.Waits> waiting(UUID mailbox) {
@@ -104,9 +121,10 @@ public class Digests {
         return new OwnLetter.Waits(words.of(step.done()) + why, message.subject(), message.sender());
     }
 
-    private void send(Mailbox mailbox, MailAddress to, List<OwnLetter.Waits> waiting, Instant now) {
+    private void send(Mailbox mailbox, MailAddress to, List<OwnLetter.Waits> waiting, List<String> ahead, Instant now) {
         MailAddress from = mailbox.own().identity();
-        OwnLetter letter = OwnLetter.digest(from, waiting, properties.web().publicPage("/records?view=waiting"));
+        OwnLetter letter =
+                OwnLetter.digest(from, waiting, ahead, properties.web().publicPage("/records?view=waiting"));
         mail.send(mailbox, to, letter, "<digest-" + UUID.randomUUID() + "@" + from.domain() + ">", now);
     }
 }

@@ -9,6 +9,7 @@ import app.jubek.server.account.Allowed;
 import app.jubek.server.figures.WorkFigures;
 import app.jubek.server.pastmail.PastMail;
 import app.jubek.server.platform.Refused;
+import app.jubek.server.template.Templates;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -30,8 +31,10 @@ class ReviewController {
     private final PastMail pastMail;
     private final WorkFigures figures;
     private final Exchanges exchanges;
+    private final Templates templates;
 
-    ReviewController(PastMail pastMail, WorkFigures figures, Exchanges exchanges) {
+    ReviewController(PastMail pastMail, WorkFigures figures, Exchanges exchanges, Templates templates) {
+        this.templates = templates;
         this.exchanges = exchanges;
         this.figures = figures;
         this.pastMail = pastMail;
@@ -79,6 +82,7 @@ class ReviewController {
                 window.book(),
                 window.past(),
                 window.mailbox().own(),
+                templates.of(window.mailbox().id()),
                 window.mailbox().opening(),
                 window.now(),
                 figures.unanswered(window.mailbox().id(), window.now().minus(LATELY)),
