@@ -1,9 +1,12 @@
 package app.jubek.cli;
 
 import app.jubek.formats.sieve.NotCarried;
+import app.jubek.formats.sieve.ServerClock;
 import java.nio.file.Path;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -23,6 +26,22 @@ final class Convert implements Callable<Integer> {
     @Option(names = "--to", required = true, paramLabel = "FILE", description = "the file to write")
     private Path to = Path.of("");
 
+    @Option(
+            names = "--same-zone",
+            description = "the mail server's clock shows the time of the mailbox: when rules are active is written to"
+                    + " Sieve, too, as tests of the current date; else such rules are left out")
+    private boolean sameZone;
+
+    @Option(
+            names = "--opening",
+            paramLabel = "SPANS",
+            description = "the opening hours of the mailbox, like \"monday 9:00-17:00,tuesday 9:00-17:00\"; a script"
+                    + " knows no closed days")
+    private Optional<String> opening = Optional.empty();
+
+    @CommandLine.Mixin
+    private WeeklyHours hours = new WeeklyHours();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -30,8 +49,16 @@ final class Convert implements Callable<Integer> {
     public Integer call() {
         RuleFile rules = RuleFile.read(from);
         List<NotCarried> lost = new ArrayList<>(rules.notCarried());
-        lost.addAll(RuleFile.write(rules.book(), to));
+        lost.addAll(RuleFile.write(rules.book(), clock(), to));
         lost.forEach(note -> spec.commandLine().getErr().println("not carried: " + note));
         return lost.isEmpty() ? 0 : Jubek.NOT_ALL;
+    }
+
+    /** Spans are read by the clock on the wall: the zone does not matter. */
+    private ServerClock clock() {
+        return new ServerClock(
+                sameZone,
+                opening.map(spans -> hours.spans("--opening", spans, ZoneOffset.UTC)),
+                hours.named(ZoneOffset.UTC));
     }
 }

@@ -4,6 +4,7 @@ import app.jubek.core.address.MailAddress;
 import app.jubek.core.decide.DecisionContext;
 import app.jubek.core.people.AddressBook;
 import app.jubek.core.people.OwnSide;
+import app.jubek.core.rule.Rule;
 import app.jubek.core.safety.HopMark;
 import app.jubek.core.schedule.Opening;
 import app.jubek.core.view.MessageContext;
@@ -14,9 +15,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -43,12 +42,8 @@ final class Office {
             description = "an address of the mailbox; may be given several times")
     private List<String> me = new ArrayList<>();
 
-    @Option(
-            names = "--hours",
-            paramLabel = "NAME=SPANS",
-            description = "hours with a name that rules go by, like \"Ticket desk=tuesday 10:00-18:00,sunday"
-                    + " 10:00-16:00\"; may be given several times")
-    private List<String> hours = new ArrayList<>();
+    @CommandLine.Mixin
+    private WeeklyHours hours = new WeeklyHours();
 
     @Option(
             names = "--closed-days",
@@ -74,15 +69,15 @@ final class Office {
                 "INBOX",
                 false);
         return DecisionContext.tryingOut(
-                context, Opening.usual(in).with(closed(), named(in)), new HopMark(new byte[KEY]));
+                context, Opening.usual(in).with(closed(), hours.named(in)), new HopMark(new byte[KEY]));
     }
 
     /** Rules, all of whose hours are known: else they would rest without a word. */
     RuleFile rules(Path file) {
         RuleFile read = RuleFile.read(file);
-        Set<String> known = named(ZoneOffset.UTC).keySet();
+        Set<String> known = hours.named(ZoneOffset.UTC).keySet();
         read.book().all().stream()
-                .flatMap(rule -> rule.schedule().of().stream())
+                .flatMap(Rule::hours)
                 .filter(name -> !known.contains(name))
                 .findFirst()
                 .ifPresent(name -> {
@@ -90,24 +85,6 @@ final class Office {
                             + "=monday 9:00-17:00\"");
                 });
         return read;
-    }
-
-    private Map<String, Opening> named(ZoneId in) {
-        Map<String, Opening> all = new HashMap<>();
-        for (String written : hours) {
-            int at = written.indexOf('=');
-            if (at < 1) {
-                throw wrong("--hours wants NAME=SPANS, not \"" + written + "\"");
-            }
-            try {
-                all.put(
-                        written.substring(0, at),
-                        Opening.of(in, List.of(written.substring(at + 1).split(","))));
-            } catch (IllegalArgumentException noSpan) {
-                throw wrong("--hours: " + noSpan.getMessage());
-            }
-        }
-        return all;
     }
 
     private Set<LocalDate> closed() {

@@ -6,6 +6,7 @@ import app.jubek.formats.rulebook.Fault;
 import app.jubek.formats.rulebook.FormatException;
 import app.jubek.formats.rulebook.RuleBookJson;
 import app.jubek.formats.sieve.NotCarried;
+import app.jubek.formats.sieve.ServerClock;
 import app.jubek.formats.sieve.SieveReading;
 import app.jubek.formats.sieve.SieveWriting;
 import app.jubek.formats.sieve.syntax.SieveSyntaxException;
@@ -83,12 +84,16 @@ record RuleFile(RuleBook book, List<NotCarried> notCarried) {
         }
     }
 
-    /** Writes a book, and returns what was not carried. */
-    static List<NotCarried> write(RuleBook book, Path file) {
+    /**
+     * Writes a book, and returns what was not carried.
+     *
+     * @param clock of the server that runs the script, where it is one
+     */
+    static List<NotCarried> write(RuleBook book, ServerClock clock, Path file) {
         List<NotCarried> lost = List.of();
         String text;
         if (isSieve(file)) {
-            SieveWriting.Written written = SieveWriting.write(book);
+            SieveWriting.Written written = SieveWriting.write(book, clock);
             text = written.script();
             lost = written.notCarried();
         } else {

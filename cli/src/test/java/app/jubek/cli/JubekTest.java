@@ -186,6 +186,34 @@ class JubekTest {
     }
 
     @Test
+    void whenARuleIsActiveIsCarriedWhereTheClocksAgree() throws IOException {
+        Path json = file(
+                "timed.json",
+                "{\"format\":\"jubek-rule-book\",\"formatVersion\":2,\"rules\":[{\"id\":\"r\",\"version\":1,\"name\":\"r\","
+                        + "\"picksOut\":{\"everything\":true},\"does\":[{\"do\":\"file\",\"folder\":\"Walks\"}],"
+                        + "\"ending\":\"continue\",\"on\":true,\"active\":{\"hours\":\"inside opening hours\","
+                        + "\"of\":\"Ticket desk\",\"first\":\"2026-12-01\"}}]}");
+        Path sieve = folder.resolve("timed.sieve");
+        assertThat(run("convert", "--from", json.toString(), "--to", sieve.toString()))
+                .isEqualTo(3);
+        assertThat(err).contains("the mail server's clock may show another time");
+        assertThat(run(
+                        "convert",
+                        "--same-zone",
+                        "--hours",
+                        "Ticket desk=sunday 10:00-16:00",
+                        "--from",
+                        json.toString(),
+                        "--to",
+                        sieve.toString()))
+                .isZero();
+        assertThat(Files.readString(sieve))
+                .contains(
+                        "currentdate :value \"ge\" \"date\" \"2026-12-01\"",
+                        "allof (currentdate :is \"weekday\" \"0\", currentdate :value \"ge\" \"time\" \"10:00:00\")");
+    }
+
+    @Test
     void aBadFileGetsOneLineWithFileLineAndColumnAndStatus2() throws IOException {
         Path mail = file("a.eml", MAIL);
         assertThat(decide(file("bad.sieve", "keep;\n  foo bar"), mail)).isEqualTo(2);

@@ -5,7 +5,6 @@ import app.jubek.core.criteria.Criterion;
 import app.jubek.core.criteria.Nothing;
 import app.jubek.core.rule.Rule;
 import app.jubek.core.rule.RuleBook;
-import app.jubek.core.schedule.Schedule;
 import app.jubek.core.step.Release;
 import app.jubek.core.step.ReplyFrequency;
 import app.jubek.core.step.ReplyOptions;
@@ -25,12 +24,15 @@ import java.util.Optional;
  * with one picked the message.
  */
 public final class SieveWriting {
+    private final ServerClock clock;
     private final Text text = new Text();
     private final List<NotCarried> notes = new ArrayList<>();
     private final List<String> answeredWhen = new ArrayList<>();
     private boolean filedBefore;
 
-    private SieveWriting() {}
+    private SieveWriting(ServerClock clock) {
+        this.clock = clock;
+    }
 
     /** A script, and what is not in it. */
     public record Written(String script, List<NotCarried> notCarried) {
@@ -39,8 +41,8 @@ public final class SieveWriting {
         }
     }
 
-    public static Written write(RuleBook book) {
-        SieveWriting writing = new SieveWriting();
+    public static Written write(RuleBook book, ServerClock clock) {
+        SieveWriting writing = new SieveWriting(clock);
         if (!(book.fence() instanceof Nothing)) {
             writing.note("the fence", "a script has none: what it holds back would leave");
         }
@@ -62,13 +64,6 @@ public final class SieveWriting {
             note(rule, "is paused and left out");
             return;
         }
-        if (!rule.schedule().equals(Schedule.ALWAYS)) {
-            note(
-                    rule,
-                    "is left out: a script does not know when it is active, "
-                            + Wording.english().of(rule.schedule().statement()));
-            return;
-        }
         Optional<String> beyond = rule.steps().stream()
                 .flatMap(step -> beyond(step, rule).stream())
                 .findFirst();
@@ -78,7 +73,7 @@ public final class SieveWriting {
         }
         String condition;
         try {
-            condition = condition(rule);
+            condition = new WriteSchedule(text, clock).within(rule.schedule(), condition(rule));
         } catch (Comparing.Unsupported unsupported) {
             note(rule, "is left out: " + unsupported.getMessage());
             return;

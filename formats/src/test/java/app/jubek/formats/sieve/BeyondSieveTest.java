@@ -14,7 +14,7 @@ class BeyondSieveTest {
                 + "'does':[" + step + "],'ending':'continue','on':true}";
         RuleBook book = RuleBookJson.read(
                 ("{'format':'jubek-rule-book','formatVersion':1,'rules':[" + rule + "]}").replace('\'', '"'));
-        return SieveWriting.write(book);
+        return SieveWriting.write(book, ServerClock.unknown());
     }
 
     @ParameterizedTest

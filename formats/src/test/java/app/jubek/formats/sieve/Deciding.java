@@ -20,6 +20,7 @@ import app.jubek.core.view.MessageContext;
 import app.jubek.core.wording.Wording;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Set;
@@ -34,14 +35,23 @@ final class Deciding {
     private Deciding() {}
 
     static Decision decide(RuleBook book, String mail) {
+        return decide(book, mail, NOW, ZoneOffset.UTC);
+    }
+
+    private static Decision decide(RuleBook book, String mail, Instant now, ZoneId zone) {
         MailAddress me = MailAddress.of("me@example.com");
         OwnSide own = new OwnSide(me, List.of(me), List.of("example.com"));
-        MessageContext context = new MessageContext(
-                own, AddressBook.empty(), NOW, NOW, ZoneOffset.UTC, false, me.address(), "INBOX", false);
-        DecisionContext at =
-                DecisionContext.tryingOut(context, Opening.usual(ZoneOffset.UTC), new HopMark(new byte[32]));
+        MessageContext context =
+                new MessageContext(own, AddressBook.empty(), now, now, zone, false, me.address(), "INBOX", false);
+        DecisionContext at = DecisionContext.tryingOut(context, Opening.usual(zone), new HopMark(new byte[32]));
         byte[] bytes = mail.replaceAll("\r?\n", "\r\n").getBytes(StandardCharsets.UTF_8);
         return Engine.decide(CompiledBook.of(book), new MessageReading(Limits.standard()).read(bytes), at);
+    }
+
+    /** Whether rules that go by the time alone file what comes in then. */
+    static boolean isFiled(RuleBook book, Instant now, ZoneId zone) {
+        return decide(book, "Subject: x\n\nx\n", now, zone).planned().stream()
+                .anyMatch(planned -> planned.step().kind() == StepKind.FILE);
     }
 
     /** The steps, and "inbox" where the message stays there; answers count though they be withheld. */

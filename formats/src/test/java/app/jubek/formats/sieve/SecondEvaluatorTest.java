@@ -71,7 +71,7 @@ class SecondEvaluatorTest {
             String script = RandomScript.written(random.script());
             SimpleMail mail = random.mail();
             SieveWriting.Written again =
-                    SieveWriting.write(SieveReading.read(script).book());
+                    SieveWriting.write(SieveReading.read(script).book(), ServerClock.unknown());
             assertThat(again.notCarried()).as(script).isEmpty();
             assertThat(Deciding.outcome(again.script(), mail.raw()))
                     .as("%s%n%s%n%s", script, again.script(), mail.raw())

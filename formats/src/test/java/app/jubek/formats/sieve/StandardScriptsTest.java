@@ -220,7 +220,7 @@ class StandardScriptsTest {
         assertThat(read.notCarried()).isEmpty();
         Step.Reply reply = (Step.Reply) read.book().rules().get(0).steps().get(0);
         assertThat(reply.options().aliases()).containsExactly(MailAddress.of("tours@a.example"));
-        SieveWriting.Written written = SieveWriting.write(read.book());
+        SieveWriting.Written written = SieveWriting.write(read.book(), ServerClock.unknown());
         assertThat(written.notCarried()).isEmpty();
         assertThat(written.script()).contains("vacation :days 7 :addresses \"tours@a.example\" \"away\";");
     }
