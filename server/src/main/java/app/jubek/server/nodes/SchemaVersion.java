@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 @Component
 class SchemaVersion {
     /** The newest migration this program knows. */
-    static final int KNOWN = 32;
+    static final int KNOWN = 33;
 
     /** Refuses to start, with what to do. */
     static final class Refuses extends IllegalStateException {

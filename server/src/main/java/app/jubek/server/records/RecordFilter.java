@@ -77,8 +77,7 @@ public record RecordFilter(
             values.put("recipient", containing(part));
         });
         sender.ifPresent(part -> {
-            all.add("(lower(array_to_string(m.senders, ' ')) like :sender escape '!'"
-                    + " or lower(array_to_string(m.senderNames, ' ')) like :sender escape '!')");
+            all.add("column(m.written_by as string) like :sender escape '!'");
             values.put("sender", containing(part));
         });
         words.ifPresent(part -> {
