@@ -42,26 +42,24 @@ public record OwnLetter(String subject, String text) {
      */
     public static OwnLetter digest(
             MailAddress mailbox, List<Waits> waiting, List<String> ahead, Optional<String> page) {
-        StringBuilder text = new StringBuilder("Hello,\n\n");
+        StringBuilder text = new StringBuilder("Hello,\n");
         if (!waiting.isEmpty()) {
-            text.append("this waits for somebody at ").append(mailbox.shown()).append(":\n\n");
+            text.append("\nthis waits for somebody at ").append(mailbox.shown()).append(":\n\n");
             waiting.stream().limit(LISTED).forEach(each -> text.append(each.line()));
             more(waiting.size(), text);
             page.ifPresent(address -> text.append("\nTo look at it and to decide:\n\n  ")
                     .append(address)
-                    .append("\n\n"));
+                    .append('\n'));
         }
         if (!ahead.isEmpty()) {
-            text.append("rules at ")
-                    .append(mailbox.shown())
-                    .append(" begin or end before the next working day is over:\n\n");
+            text.append("\nRules at ").append(mailbox.shown());
+            text.append(" begin or end before the next working day is over:\n\n");
             ahead.stream()
                     .limit(LISTED)
                     .forEach(each -> text.append("  - ").append(each).append('\n'));
             more(ahead.size(), text);
-            text.append('\n');
         }
-        text.append("You get this once on each working day on which something waits, or a rule is about to begin\n");
+        text.append("\nYou get this once on each working day on which something waits, or a rule is about to begin\n");
         text.append("or to end. To end that, open Records, view Waiting.\n");
         return new OwnLetter(digestSubject(waiting.size()) + " at " + mailbox.shown(), text.toString());
     }

@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,6 +45,8 @@ final class FromEvidence {
     private final Instant now;
     private final List<Finding> found = new ArrayList<>();
     private final Map<RuleId, BitSet> picked = new LinkedHashMap<>();
+    /** What each would take if it stood alone, at any time. */
+    private final Map<RuleId, BitSet> met = new HashMap<>();
 
     FromEvidence(RuleBook book, Corpus.View past, Opening opening, Instant now) {
         this.book = book;
@@ -71,6 +74,7 @@ final class FromEvidence {
                 .toList();
         for (Rule rule : on) {
             BitSet meets = meets(rule, past);
+            met.put(rule.id(), meets);
             if (past.size() >= LEAST) {
                 rarely(rule, meets);
                 broad(rule, meets);
@@ -180,13 +184,13 @@ final class FromEvidence {
         if (!timed || earlier.ends() || !replies(earlier) || !replies(later)) {
             return;
         }
-        BitSet both = meets(earlier, past);
-        both.and(meets(later, past));
+        BitSet both = (BitSet) met.get(earlier.id()).clone();
+        both.and(met.get(later.id()));
         List<Rule> above = book.rules().subList(0, book.rules().indexOf(later));
-        both.stream()
-                .filter(at -> taker(at).filter(above::contains).isPresent())
-                .forEach(both::clear);
-        if (both.isEmpty()) {
+        int[] goOn = both.stream()
+                .filter(at -> taker(at).filter(above::contains).isEmpty())
+                .toArray();
+        if (goOn.length == 0) {
             return;
         }
         earlier.schedule()
@@ -195,8 +199,8 @@ final class FromEvidence {
                         Sort.TWO_REPLIES,
                         later,
                         FindingText.WILL_REPLY_AFTER_ANOTHER.with(
-                                both.cardinality(), earlier.name(), LocalDate.ofInstant(at, opening.zone())),
-                        Optional.of(both.length() - 1),
+                                goOn.length, earlier.name(), LocalDate.ofInstant(at, opening.zone())),
+                        Optional.of(goOn[goOn.length - 1]),
                         new Remedy(RemedyText.STOP_AT.with(earlier.name()), Books.with(book, earlier, Books::ending))));
     }
 

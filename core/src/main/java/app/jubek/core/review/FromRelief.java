@@ -41,7 +41,7 @@ final class FromRelief {
 
     List<Finding> findings() {
         return book.rules().stream()
-                .filter(rule -> rule.on() && !rule.schedule().equals(Schedule.ALWAYS))
+                .filter(Rule::on)
                 .collect(Collectors.groupingBy(
                         rule -> List.of(rule.picksOut(), rule.leavesOut()), LinkedHashMap::new, Collectors.toList()))
                 .values()
@@ -147,7 +147,7 @@ final class FromRelief {
                 .flatMap(inside -> rules.stream()
                         .filter(rule -> rule.schedule().hours() == Hours.OUTSIDE)
                         .filter(outside -> isOnSameDays(inside.schedule(), outside.schedule()))
-                        .flatMap(outside -> byHours(inside, outside).stream()));
+                        .flatMap(outside -> byHours(inside, outside, rules).stream()));
     }
 
     private static boolean isOnSameDays(Schedule inside, Schedule outside) {
@@ -155,16 +155,18 @@ final class FromRelief {
     }
 
     /** One inside and one outside of hours: as they may have other hours, or take closed days in another way. */
-    private Optional<Finding> byHours(Rule inside, Rule outside) {
+    private Optional<Finding> byHours(Rule inside, Rule outside, List<Rule> rules) {
         Schedule one = inside.schedule();
         Schedule other = outside.schedule();
         Instant at = now;
         Instant until = now.plus(AHEAD);
         for (int looked = 0; looked < MOST_LOOKS && at.isBefore(until); looked++) {
-            boolean active = one.isActive(at, opening);
-            boolean same = active == other.isActive(at, opening);
-            if (same && one.atAnyHour().isActive(at, opening) && (!active || goesOn(inside, outside))) {
-                return Optional.of(atTimes(inside, outside, LocalDate.ofInstant(at, opening.zone()), active));
+            Instant then = at;
+            boolean both = one.isActive(at, opening) && other.isActive(at, opening);
+            boolean nobody = one.atAnyHour().isActive(at, opening)
+                    && rules.stream().noneMatch(rule -> rule.schedule().isActive(then, opening));
+            if (nobody || both && goesOn(inside, outside)) {
+                return Optional.of(atTimes(inside, outside, LocalDate.ofInstant(at, opening.zone()), both));
             }
             at = one.firstChange(other, at, opening).orElse(until);
         }

@@ -132,7 +132,7 @@ class ReviewTest {
                 List.of(files(
                         "fault",
                         new Group(Group.Quantifier.ALL, List.of(from("school0.example"), from("school1.example")))));
-            case NEVER_ACTIVE, GAP_BETWEEN, BOTH_ACTIVE, NAMES_A_DAY_THAT_PASSES -> ofTime(sort, word, mail);
+            case NEVER_ACTIVE, GAP_BETWEEN, BOTH_ACTIVE, NAMES_A_DAY_THAT_PASSES -> ofTime(sort, word);
             case NEVER_REACHED ->
                 List.of(
                         files("all", from("example")),
@@ -182,7 +182,9 @@ class ReviewTest {
         };
     }
 
-    private static List<Rule> ofTime(Sort sort, String word, Rule mail) {
+    private static List<Rule> ofTime(Sort sort, String word) {
+        Criterion own = new Group(Group.Quantifier.ALL, List.of(from("school1.example"), words(word)));
+        Rule mail = rule("mail", own, Ending.CONTINUE, redirect("noor"));
         return switch (sort) {
             case NEVER_ACTIVE ->
                 List.of(rule("fault", words(word), Ending.CONTINUE, redirect("noor"))
@@ -192,13 +194,11 @@ class ReviewTest {
             case GAP_BETWEEN ->
                 List.of(
                         mail.active(days("2026-03-01", "2026-06-30")),
-                        rule("fault", words(word), Ending.CONTINUE, redirect("ivo"))
-                                .active(days("2026-07-04", "2026-08-31")));
+                        rule("fault", own, Ending.CONTINUE, redirect("ivo")).active(days("2026-07-04", "2026-08-31")));
             case BOTH_ACTIVE ->
                 List.of(
                         mail.active(days("2026-03-01", "2026-06-30")),
-                        rule("fault", words(word), Ending.CONTINUE, redirect("ivo"))
-                                .active(days("2026-06-29", "2026-08-31")));
+                        rule("fault", own, Ending.CONTINUE, redirect("ivo")).active(days("2026-06-29", "2026-08-31")));
             case NAMES_A_DAY_THAT_PASSES ->
                 List.of(rule(
                                 "fault",
@@ -293,6 +293,15 @@ class ReviewTest {
                 .isEmpty();
         assertThat(inTurn(by(Schedule.Hours.INSIDE, "Gate"), by(Schedule.Hours.OUTSIDE, "")))
                 .contains(Sort.GAP_BETWEEN);
+        Rule everyTime = rule("every-time", words(WORDS.get(0)), Ending.STOP_HERE, redirect("noor"));
+        assertThat(sorts(List.of(
+                        rule("one", everyTime.picksOut(), Ending.STOP_HERE, redirect("ivo"))
+                                .active(by(Schedule.Hours.INSIDE, "Gate")),
+                        rule("other", everyTime.picksOut(), Ending.STOP_HERE, redirect("ada"))
+                                .active(by(Schedule.Hours.OUTSIDE, "")),
+                        everyTime)))
+                .as("one more rule stands in")
+                .doesNotContain(Sort.GAP_BETWEEN);
         Schedule alsoClosed = new Schedule(
                 Schedule.Hours.INSIDE, Optional.empty(), Schedule.OnClosedDays.ALSO, List.of(), Optional.empty());
         assertThat(inTurn(alsoClosed, by(Schedule.Hours.OUTSIDE, "")))
