@@ -122,7 +122,7 @@ class CatchUpTest extends ServerTest {
 
         String catchUp = ready("walks", "\"INBOX\",\"Walks\"");
         JsonNode preview = browser.get(catchUp + "/preview");
-        assertThat(preview.get("messages").intValue()).isEqualTo(3);
+        assertThat(preview.get("messages").intValue()).as(preview.toString()).isEqualTo(3);
         assertThat(preview.get("does")).hasSize(3);
         assertThat(lying("alk", folders)).as("nothing is done yet").isEqualTo(before);
         carriedOut(catchUp, "{\"deletions\":0}");
